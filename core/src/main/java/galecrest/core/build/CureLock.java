@@ -1,0 +1,8 @@
+package galecrest.core.build;
+
+/** What may not be worked on while something cures. */
+public enum CureLock {
+    NOTHING,
+    ZONE,
+    WHOLE_CAR
+}

@@ -1,0 +1,8 @@
+package galecrest.core.build;
+
+/** How far a piece of work is. */
+public enum Status {
+    TODO,
+    STARTED,
+    DONE
+}

@@ -1,0 +1,27 @@
+package galecrest.core.build;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/** Anything in a build that takes time and can be planned, linked and pinned. */
+public sealed interface Work permits Job, Outwork, RunningIn {
+    WorkId id();
+
+    BuildId build();
+
+    String name();
+
+    Gate gate();
+
+    /** Whether the gate needs this work; otherwise it can follow. */
+    boolean essential();
+
+    Status status();
+
+    Optional<Instant> notBefore();
+
+    Optional<Hold> hold();
+
+    /** When it was finished; present exactly when the status is done. */
+    Optional<Instant> doneAt();
+}

@@ -1,0 +1,31 @@
+package galecrest.core.people;
+
+import galecrest.core.time.Shift;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A hand: does one job at a time, within shifts.
+ *
+ * @param skills skill by name, lower case, with the level
+ * @param costPerHour in the shop's currency
+ */
+public record Person(
+        PersonId id,
+        String name,
+        Map<String, Level> skills,
+        List<Shift> shifts,
+        List<ShiftChange> changes,
+        BigDecimal costPerHour) {
+    public Person {
+        skills = Map.copyOf(skills);
+        shifts = List.copyOf(shifts);
+        changes = List.copyOf(changes);
+    }
+
+    public boolean can(String skill, Level least) {
+        Level level = skills.get(skill);
+        return level != null && level.atLeast(least);
+    }
+}

@@ -1,0 +1,177 @@
+package galecrest.core.plan;
+
+import galecrest.core.outwork.Vendor;
+import galecrest.core.people.Person;
+import galecrest.core.people.ShiftChange;
+import galecrest.core.shop.Station;
+import galecrest.core.time.Closure;
+import galecrest.core.time.Shift;
+import galecrest.core.time.Span;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+
+/** The calendars of a snapshot as slots: of each person, of crews at stations, of the shop and of each vendor. */
+final class Calendars {
+    private final Grid grid;
+    private final SlotWindows[] people;
+    private final SlotWindows[] onLeave;
+    private final SlotWindows[] openDays;
+    private final boolean[] everClosed;
+    private final SlotWindows shopHours;
+    private final int[][] vendorClosings;
+    private final Map<Crew, SlotWindows> crews = new HashMap<>();
+
+    /** The people of a crew, and the station if it ever closes. */
+    private record Crew(List<Integer> people, int station) {}
+
+    Calendars(ShopSnapshot shop, Grid grid) {
+        this.grid = grid;
+        people = shop.people().stream().map(p -> windows(spans(p))).toArray(SlotWindows[]::new);
+        onLeave = shop.people().stream().map(p -> windows(leave(p))).toArray(SlotWindows[]::new);
+        openDays = shop.stations().stream().map(this::openDays).toArray(SlotWindows[]::new);
+        everClosed = new boolean[openDays.length];
+        for (int i = 0; i < openDays.length; i++) {
+            everClosed[i] = !shop.stations().get(i).closures().isEmpty();
+        }
+        shopHours = Arrays.stream(people).reduce(windows(List.of()), SlotWindows::or);
+        vendorClosings = shop.vendors().stream().map(this::closings).toArray(int[][]::new);
+    }
+
+    private SlotWindows windows(List<Span> spans) {
+        return SlotWindows.of(spans, grid);
+    }
+
+    /** The time in which somebody is in the shop. */
+    SlotWindows shopHours() {
+        return shopHours;
+    }
+
+    SlotWindows person(int person) {
+        return people[person];
+    }
+
+    /** The hours that the person would be in but for leave. */
+    SlotWindows onLeave(int person) {
+        return onLeave[person];
+    }
+
+    /** When all of the crew are in and the station is open; {@code station} is −1 for none, an empty crew always. */
+    SlotWindows crew(int[] crew, int station) {
+        int closing = station >= 0 && everClosed[station] ? station : -1;
+        if (crew.length == 1 && closing < 0) {
+            return people[crew[0]];
+        }
+        Crew key = new Crew(Arrays.stream(crew).sorted().boxed().toList(), closing);
+        return crews.computeIfAbsent(key, this::together);
+    }
+
+    private SlotWindows together(Crew crew) {
+        SlotWindows all = crew.station < 0 ? SlotWindows.always(grid.slots()) : openDays[crew.station];
+        for (int person : crew.people) {
+            all = all.and(people[person]);
+        }
+        return all;
+    }
+
+    /** Closing time of the vendor's working day, so many of them after the first that closes after the slot. */
+    int vendorClosing(int vendor, int arrival, int daysLater) {
+        int[] closings = vendorClosings[vendor];
+        int at = Arrays.binarySearch(closings, arrival);
+        int index = (at >= 0 ? at + 1 : -at - 1) + daysLater;
+        return index < closings.length ? closings[index] : SlotWindows.NEVER;
+    }
+
+    private List<Span> spans(Person person) {
+        List<Span> spans = new ArrayList<>();
+        ZoneId zone = grid.zone();
+        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
+            LocalDate date = day;
+            List<Span> ofDay = new ArrayList<>();
+            for (Shift shift : person.shifts()) {
+                if (shift.day() == date.getDayOfWeek()) {
+                    Shift.on(date, shift.start(), shift.end(), zone).ifPresent(ofDay::add);
+                }
+            }
+            for (ShiftChange change : person.changes()) {
+                if (change.kind() == ShiftChange.Kind.EXTRA && change.covers(date)) {
+                    Shift.on(date, change.start(), change.end(), zone).ifPresent(ofDay::add);
+                }
+            }
+            for (ShiftChange change : person.changes()) {
+                if (change.kind() == ShiftChange.Kind.LEAVE && change.covers(date)) {
+                    Shift.on(date, change.start(), change.end(), zone).ifPresent(gone -> without(ofDay, gone));
+                }
+            }
+            spans.addAll(ofDay);
+        }
+        return spans;
+    }
+
+    private static void without(List<Span> spans, Span gone) {
+        List<Span> left = new ArrayList<>();
+        for (Span span : spans) {
+            if (!span.overlaps(gone)) {
+                left.add(span);
+                continue;
+            }
+            if (span.from().isBefore(gone.from())) {
+                left.add(new Span(span.from(), gone.from()));
+            }
+            if (gone.to().isBefore(span.to())) {
+                left.add(new Span(gone.to(), span.to()));
+            }
+        }
+        spans.clear();
+        spans.addAll(left);
+    }
+
+    private List<Span> leave(Person person) {
+        List<Span> spans = new ArrayList<>();
+        for (ShiftChange change : person.changes()) {
+            for (LocalDate day = change.from();
+                    change.kind() == ShiftChange.Kind.LEAVE && !day.isAfter(change.to());
+                    day = day.plusDays(1)) {
+                Shift.on(day, change.start(), change.end(), grid.zone()).ifPresent(spans::add);
+            }
+        }
+        return spans;
+    }
+
+    private SlotWindows openDays(Station station) {
+        List<Span> spans = new ArrayList<>();
+        for (LocalDate day = grid.today(); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
+            if (!shut(station.closures(), day)) {
+                spans.add(new Span(
+                        day.atStartOfDay(grid.zone()).toInstant(),
+                        day.plusDays(1).atStartOfDay(grid.zone()).toInstant()));
+            }
+        }
+        return windows(spans);
+    }
+
+    private static boolean shut(List<Closure> closures, LocalDate day) {
+        return closures.stream().anyMatch(c -> c.covers(day));
+    }
+
+    private int[] closings(Vendor vendor) {
+        TreeSet<Integer> closings = new TreeSet<>();
+        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
+            LocalDate date = day;
+            if (!shut(vendor.closures(), date)) {
+                vendor.hours().stream()
+                        .filter(s -> s.day() == date.getDayOfWeek())
+                        .flatMap(s -> Shift.on(date, s.start(), s.end(), grid.zone()).stream())
+                        .mapToInt(s -> grid.atOrAfter(s.to()))
+                        .max()
+                        .ifPresent(closings::add);
+            }
+        }
+        return closings.stream().mapToInt(Integer::intValue).toArray();
+    }
+}

@@ -1,0 +1,214 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.BuildId;
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.StationId;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * The open work of a snapshot as a network: numbered nodes, the arcs between them, and what bounds each from outside.
+ * Links to done work have become bounds; order pins that close a circle have become broken pins.
+ */
+final class Network {
+    final ShopSnapshot shop;
+    final Grid grid;
+    final Calendars calendars;
+    final List<Work> works;
+    final Map<WorkId, Work> everyWork = new HashMap<>();
+    final List<List<Arc>> before = new ArrayList<>();
+    final List<List<Arc>> after = new ArrayList<>();
+    final List<List<Bound>> bounds = new ArrayList<>();
+    final List<List<Pin>> pins = new ArrayList<>();
+    final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
+    final Map<WorkId, Integer> index = new HashMap<>();
+    private final Map<PersonId, Integer> people;
+    private final Map<StationId, Integer> stations;
+    private final Map<BuildId, Integer> builds;
+
+    /** An arc between open work; {@code lag} in slots. */
+    record Arc(int from, int to, Link.Type type, int lag, boolean workingLag, Optional<LinkId> link, boolean risky) {}
+
+    /** Not before this slot, and why. */
+    record Bound(int slot, Because because) {}
+
+    Network(ShopSnapshot shop, Grid grid) {
+        this.shop = shop;
+        this.grid = grid;
+        this.calendars = new Calendars(shop, grid);
+        this.people = numbered(shop.people(), p -> p.id());
+        this.stations = numbered(shop.stations(), s -> s.id());
+        this.builds = numbered(shop.builds(), b -> b.id());
+        this.works = shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
+        shop.works().forEach(w -> everyWork.put(w.id(), w));
+        for (int i = 0; i < works.size(); i++) {
+            index.put(works.get(i).id(), i);
+            before.add(new ArrayList<>());
+            after.add(new ArrayList<>());
+            pins.add(new ArrayList<>());
+        }
+        Bounds outside = new Bounds(shop, grid, calendars);
+        works.forEach(w -> bounds.add(outside.of(w)));
+        shop.links().forEach(l -> link(l, outside));
+        shop.pins().forEach(this::pin);
+    }
+
+    private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {
+        Map<I, Integer> numbers = new HashMap<>();
+        for (T thing : things) {
+            numbers.put(id.apply(thing), numbers.size());
+        }
+        return numbers;
+    }
+
+    int size() {
+        return works.size();
+    }
+
+    int person(PersonId id) {
+        return people.get(id);
+    }
+
+    int station(StationId id) {
+        return stations.get(id);
+    }
+
+    int buildOf(Work work) {
+        return builds.get(work.build());
+    }
+
+    private void link(Link link, Bounds outside) {
+        Integer to = index.get(link.then());
+        if (to == null) {
+            return;
+        }
+        boolean alreadyGoing = works.get(to).status() == Status.STARTED && link.type() != Link.Type.FINISH_FINISH;
+        if (alreadyGoing || isAway(to)) {
+            return;
+        }
+        Integer from = index.get(link.first());
+        if (from == null) {
+            if (link.risk().isEmpty() && link.type() != Link.Type.FINISH_FINISH) {
+                outside.afterDone(everyWork.get(link.first()), link).ifPresent(bounds.get(to)::add);
+            }
+            return;
+        }
+        int lag = Grid.slotsFor(link.lag().minutes().value());
+        boolean risky = link.risk().isPresent();
+        connect(new Arc(from, to, link.type(), lag, link.lag().working(), Optional.of(link.id()), risky));
+    }
+
+    /** Whether the node is outwork that has left: where it is, is a fact. */
+    boolean isAway(int node) {
+        return works.get(node) instanceof Outwork outwork && outwork.away().isPresent();
+    }
+
+    private void connect(Arc arc) {
+        before.get(arc.to()).add(arc);
+        after.get(arc.from()).add(arc);
+    }
+
+    private void pin(Pin pin) {
+        Integer to = index.get(pin.work());
+        if (to == null) {
+            return;
+        }
+        if (!(pin instanceof Pin.After order)) {
+            pins.get(to).add(pin);
+            return;
+        }
+        Integer from = index.get(order.first());
+        if (from == null || works.get(to).status() == Status.STARTED) {
+            return;
+        }
+        List<String> circle = path(to, from);
+        if (circle.isEmpty()) {
+            connect(new Arc(from, to, Link.Type.FINISH_START, 0, false, Optional.empty(), false));
+        } else {
+            broken(pin.id(), "it would close a circle: " + String.join(" → ", circle));
+        }
+    }
+
+    void broken(PinId pin, String reason) {
+        brokenPins.add(new Plan.BrokenPin(pin, reason));
+    }
+
+    /** Names of the work on a path along the arcs, both ends included; empty where there is none. */
+    private List<String> path(int from, int to) {
+        int[] cameFrom = new int[size()];
+        java.util.Arrays.fill(cameFrom, -1);
+        Deque<Integer> next = new ArrayDeque<>(List.of(from));
+        cameFrom[from] = from;
+        while (!next.isEmpty()) {
+            int at = next.remove();
+            if (at == to) {
+                break;
+            }
+            for (Arc arc : after.get(at)) {
+                if (cameFrom[arc.to()] < 0) {
+                    cameFrom[arc.to()] = at;
+                    next.add(arc.to());
+                }
+            }
+        }
+        if (cameFrom[to] < 0) {
+            return List.of();
+        }
+        Deque<String> names = new ArrayDeque<>();
+        for (int at = to; ; at = cameFrom[at]) {
+            names.addFirst(works.get(at).name());
+            if (at == from) {
+                return List.copyOf(names);
+            }
+        }
+    }
+
+    /** Nodes in an order in which every arc points forward. */
+    int[] inOrder() {
+        int[] waiting = new int[size()];
+        for (int node = 0; node < size(); node++) {
+            waiting[node] = before.get(node).size();
+        }
+        int[] order = new int[size()];
+        int count = 0;
+        Deque<Integer> ready = new ArrayDeque<>();
+        for (int node = 0; node < size(); node++) {
+            if (waiting[node] == 0) {
+                ready.add(node);
+            }
+        }
+        while (!ready.isEmpty()) {
+            int node = ready.remove();
+            order[count++] = node;
+            for (Arc arc : after.get(node)) {
+                if (--waiting[arc.to()] == 0) {
+                    ready.add(arc.to());
+                }
+            }
+        }
+        if (count < size()) {
+            throw new IllegalArgumentException("The links of the snapshot close a circle; check it first.");
+        }
+        return order;
+    }
+
+    /** Working slots that a job still takes. */
+    static int slots(Job job) {
+        return Math.max(1, Grid.slotsFor(job.toDo().value()));
+    }
+}

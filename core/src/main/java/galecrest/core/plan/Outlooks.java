@@ -1,0 +1,66 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Commitment;
+import galecrest.core.build.WorkId;
+import galecrest.core.time.Minutes;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** What a schedule means for each commitment: finish, margin and the chain that makes it so. */
+final class Outlooks {
+    private final Network network;
+    private final SerialSchedule schedule;
+
+    Outlooks(Network network, SerialSchedule schedule) {
+        this.network = network;
+        this.schedule = schedule;
+    }
+
+    List<Plan.Outlook> all() {
+        return network.shop.commitments().stream().map(this::of).toList();
+    }
+
+    private Plan.Outlook of(Commitment commitment) {
+        int last = -1;
+        List<WorkId> missing = new ArrayList<>();
+        for (int node = 0; node < network.size(); node++) {
+            if (!commitment.needs(network.works.get(node))) {
+                continue;
+            }
+            Placement placement = schedule.placed[node];
+            if (placement == null) {
+                missing.add(network.works.get(node).id());
+            } else if (last < 0 || placement.ready() > schedule.placed[last].ready()) {
+                last = node;
+            }
+        }
+        if (!missing.isEmpty()) {
+            return new Plan.Outlook(commitment.id(), Optional.empty(), Optional.empty(), List.of(), missing);
+        }
+        int finish = last < 0 ? 0 : schedule.placed[last].ready();
+        int due = network.grid.atOrBefore(commitment.due());
+        return new Plan.Outlook(
+                commitment.id(),
+                Optional.of(network.grid.instant(finish)),
+                Optional.of(margin(finish, due)),
+                last < 0 ? List.of() : chain(last),
+                List.of());
+    }
+
+    private Minutes margin(int finish, int due) {
+        SlotWindows open = network.calendars.shopHours();
+        return Minutes.of((long) Grid.SLOT_MINUTES * (open.workBefore(due) - open.workBefore(finish)));
+    }
+
+    private List<WorkId> chain(int last) {
+        Set<WorkId> chain = new LinkedHashSet<>();
+        Integer node = last;
+        while (node != null && schedule.placed[node] != null && chain.add(network.works.get(node).id())) {
+            node = schedule.placed[node].because().blocker().map(network.index::get).orElse(null);
+        }
+        return List.copyOf(chain);
+    }
+}

@@ -1,0 +1,94 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.CommitmentId;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.PinId;
+import galecrest.core.build.WorkId;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
+import galecrest.core.time.Span;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A plan that explains itself: where every piece of open work is placed and why, and what that does to every date.
+ *
+ * @param madeFor the instant it was made for
+ * @param placed in order of start, then id
+ * @param unplanned work that cannot be planned, never dropped
+ * @param brokenPins pins that could not hold, each with its reason
+ * @param startedAtRisk at-risk links that the plan makes use of
+ */
+public record Plan(
+        Instant madeFor,
+        List<Placed> placed,
+        List<Unplanned> unplanned,
+        List<BrokenPin> brokenPins,
+        List<LinkId> startedAtRisk,
+        List<Outlook> outlooks,
+        Score score) {
+    public Plan {
+        placed = List.copyOf(placed);
+        unplanned = List.copyOf(unplanned);
+        brokenPins = List.copyOf(brokenPins);
+        startedAtRisk = List.copyOf(startedAtRisk);
+        outlooks = List.copyOf(outlooks);
+    }
+
+    /**
+     * Where one piece of work is placed.
+     *
+     * @param start when it starts; for outwork, when it leaves
+     * @param end when the work ends; for outwork, when it is back
+     * @param ready when what follows may start: cured, inspected
+     * @param at the stretches in which its crew works (outwork: one stretch, away)
+     * @param slotMissed for outwork: its booked slot could not be met, so it joins the queue
+     */
+    public record Placed(
+            WorkId work,
+            Instant start,
+            Instant end,
+            Instant ready,
+            List<Span> at,
+            List<PersonId> crew,
+            Optional<StationId> station,
+            boolean slotMissed,
+            Because because) {
+        public Placed {
+            at = List.copyOf(at);
+            crew = List.copyOf(crew);
+        }
+    }
+
+    /** Work that cannot be planned, and why. */
+    public record Unplanned(WorkId work, String reason) {}
+
+    /** A pin that could not hold, and why. */
+    public record BrokenPin(PinId pin, String reason) {}
+
+    /**
+     * What the plan means for a commitment.
+     *
+     * @param finish when the last of what is due is ready; empty where some of it cannot be planned
+     * @param margin shop hours between the finish and the due date, negative when late
+     * @param chain the works that make it so, the last first
+     * @param missing work that is due and cannot be planned
+     */
+    public record Outlook(
+            CommitmentId commitment,
+            Optional<Instant> finish,
+            Optional<Minutes> margin,
+            List<WorkId> chain,
+            List<WorkId> missing) {
+        public Outlook {
+            chain = List.copyOf(chain);
+            missing = List.copyOf(missing);
+        }
+
+        public boolean late() {
+            return margin.isEmpty() || margin.get().value() < 0;
+        }
+    }
+}

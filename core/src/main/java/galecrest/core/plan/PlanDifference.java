@@ -1,0 +1,67 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.CommitmentId;
+import galecrest.core.build.WorkId;
+import galecrest.core.people.PersonId;
+import galecrest.core.time.Minutes;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * What differs between two plans.
+ *
+ * @param moved work that starts at another time or has another crew
+ * @param margins commitments whose margin changed
+ * @param toTell people for whom something moved
+ */
+public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<PersonId> toTell) {
+    /** Work that moved; a start is empty where the work was or is not in the plan. */
+    public record Moved(WorkId work, Optional<Instant> before, Optional<Instant> after, boolean otherCrew) {}
+
+    /** A changed margin; empty where the commitment is new, gone, or cannot be planned. */
+    public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {}
+
+    public static PlanDifference between(Plan before, Plan after) {
+        Map<WorkId, Plan.Placed> old = new HashMap<>();
+        before.placed().forEach(p -> old.put(p.work(), p));
+        List<Moved> moved = new ArrayList<>();
+        Set<PersonId> toTell = new TreeSet<>();
+        for (Plan.Placed now : after.placed()) {
+            Plan.Placed was = old.remove(now.work());
+            boolean otherCrew = was == null || !Set.copyOf(was.crew()).equals(Set.copyOf(now.crew()));
+            if (otherCrew || !was.start().equals(now.start())) {
+                moved.add(new Moved(
+                        now.work(),
+                        Optional.ofNullable(was).map(Plan.Placed::start),
+                        Optional.of(now.start()),
+                        was != null && otherCrew));
+                toTell.addAll(now.crew());
+                Optional.ofNullable(was).ifPresent(w -> toTell.addAll(w.crew()));
+            }
+        }
+        for (Plan.Placed gone : old.values()) {
+            moved.add(new Moved(gone.work(), Optional.of(gone.start()), Optional.empty(), false));
+            toTell.addAll(gone.crew());
+        }
+        return new PlanDifference(List.copyOf(moved), margins(before, after), toTell);
+    }
+
+    private static List<MarginChange> margins(Plan before, Plan after) {
+        Map<CommitmentId, Plan.Outlook> old = new HashMap<>();
+        before.outlooks().forEach(o -> old.put(o.commitment(), o));
+        List<MarginChange> changes = new ArrayList<>();
+        for (Plan.Outlook now : after.outlooks()) {
+            Optional<Minutes> was = Optional.ofNullable(old.remove(now.commitment())).flatMap(Plan.Outlook::margin);
+            if (!was.equals(now.margin())) {
+                changes.add(new MarginChange(now.commitment(), was, now.margin()));
+            }
+        }
+        return changes;
+    }
+}

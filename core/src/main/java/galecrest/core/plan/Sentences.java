@@ -1,0 +1,155 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
+import galecrest.core.build.Commitment;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.parts.PartId;
+import galecrest.core.parts.PartLine;
+import galecrest.core.people.Person;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.Station;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
+import java.time.Instant;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Says what a plan says in sentences, with the names of the shop and times as people say them. */
+public final class Sentences {
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
+
+    private final ShopSnapshot shop;
+    private final Map<WorkId, Work> works = new HashMap<>();
+    private final Map<BuildId, String> cars = new HashMap<>();
+    private final Map<PersonId, String> people = new HashMap<>();
+    private final Map<StationId, String> stations = new HashMap<>();
+    private final Map<PartId, String> parts = new HashMap<>();
+
+    public Sentences(ShopSnapshot shop) {
+        this.shop = shop;
+        shop.works().forEach(w -> works.put(w.id(), w));
+        for (Build build : shop.builds()) {
+            cars.put(build.id(), build.called());
+        }
+        for (Person person : shop.people()) {
+            people.put(person.id(), person.name());
+        }
+        for (Station station : shop.stations()) {
+            stations.put(station.id(), station.name());
+        }
+        for (PartLine part : shop.parts()) {
+            parts.put(part.id(), part.name());
+        }
+    }
+
+    /** A time as people say it: "14:00" today, "Thu 14:00" this week, "Thu 3 Dec 14:00" later. */
+    public String time(Instant at) {
+        ZonedDateTime local = at.atZone(shop.zone());
+        ZonedDateTime now = shop.now().atZone(shop.zone());
+        if (local.toLocalDate().equals(now.toLocalDate())) {
+            return TIME.format(local);
+        }
+        boolean thisWeek = local.isAfter(now) && local.isBefore(now.plusDays(6));
+        return (thisWeek ? WEEKDAY : DATE).format(local);
+    }
+
+    /** Why work starts no sooner, as the end of the sentence "… waits because …". */
+    public String reason(Because because) {
+        if (because instanceof Because.Nothing) {
+            return "nothing holds it";
+        } else if (because instanceof Because.Shift) {
+            return "the people it takes are not in before";
+        } else if (because instanceof Because.NotBefore b) {
+            return "it is not wanted before " + time(b.at());
+        } else if (because instanceof Because.Pinned) {
+            return "it is pinned";
+        } else if (because instanceof Because.Held b) {
+            return "it is held: " + b.note() + " (expected " + time(b.assumedUntil()) + ")";
+        } else if (because instanceof Because.Part b) {
+            String when = b.assumed() ? "has no date, taken as " + time(b.ready()) : "is ready " + time(b.ready());
+            return "the part " + parts.getOrDefault(b.part(), "?") + " " + when;
+        } else if (because instanceof Because.After b) {
+            return after(b);
+        } else if (because instanceof Because.PersonBusy b) {
+            return people.get(b.person()) + " is on " + work(b.with()) + " until " + time(b.until());
+        } else if (because instanceof Because.PersonAway b) {
+            return people.get(b.person()) + " is away until " + time(b.until());
+        } else if (because instanceof Because.StationTaken b) {
+            return stations.get(b.station()) + " is taken by " + car(b.by()) + " until " + time(b.until());
+        } else if (because instanceof Because.CarElsewhere b) {
+            return "the car stands elsewhere for " + work(b.at()) + " until " + time(b.until());
+        } else if (because instanceof Because.ZoneFull b) {
+            return "no one else fits in the " + zone(b) + " beside " + work(b.with()) + " until " + time(b.until());
+        } else if (because instanceof Because.WholeCar b) {
+            return "the car is taken by " + work(b.with()) + " until " + time(b.until());
+        } else if (because instanceof Because.Curing b) {
+            return work(b.after()) + " cures until " + time(b.until());
+        } else if (because instanceof Because.CarAway b) {
+            return "the car is away for " + work(b.at()) + " until " + time(b.until());
+        }
+        return "the slot is booked for " + time(((Because.Slot) because).from());
+    }
+
+    private String after(Because.After b) {
+        String name = work(b.work());
+        if (b.outside()) {
+            return "it waits for " + name + " to come back";
+        }
+        return b.curing() ? name + " must cure first" : "it comes after " + name + (b.lag() ? " and a wait" : "");
+    }
+
+    private static String zone(Because.ZoneFull b) {
+        return b.zone().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    public String work(WorkId id) {
+        return Optional.ofNullable(works.get(id)).map(Work::name).orElse("?");
+    }
+
+    private String car(WorkId id) {
+        return Optional.ofNullable(works.get(id))
+                .map(w -> cars.get(w.build()))
+                .orElse("?");
+    }
+
+    /** The chain of a commitment in a sentence. */
+    public String chain(Commitment commitment, Plan.Outlook outlook, Plan plan) {
+        String due = commitment.name() + ", " + time(commitment.due()) + ", ";
+        if (!outlook.missing().isEmpty()) {
+            return due + "cannot be promised: " + work(outlook.missing().get(0)) + " cannot be planned.";
+        }
+        String margin = due + "has " + hours(outlook.margin().orElse(Minutes.ZERO)) + " of margin";
+        Map<WorkId, Plan.Placed> placed = new HashMap<>();
+        plan.placed().forEach(p -> placed.put(p.work(), p));
+        List<String> links = new ArrayList<>();
+        for (int i = outlook.chain().size() - 1; i >= 0; i--) {
+            WorkId id = outlook.chain().get(i);
+            Because because = placed.get(id).because();
+            boolean plainly = because instanceof Because.After a && !a.outside() && !a.curing();
+            String what = work(id) + (plainly ? "" : " waits: " + reason(because));
+            links.add(
+                    because instanceof Because.Nothing || because instanceof Because.Shift
+                            ? work(id) + " takes until " + time(placed.get(id).ready())
+                            : what);
+        }
+        return links.isEmpty() ? margin + "; all of it is done." : margin + ": " + String.join(", then ", links) + ".";
+    }
+
+    /** A signed amount of working time, short: "−6 h", "+2 h 30". */
+    public static String hours(Minutes minutes) {
+        long all = Math.abs(minutes.value());
+        String sign = minutes.value() < 0 ? "−" : "+";
+        String rest = all % 60 == 0 ? "" : all < 60 ? all + " min" : String.format(Locale.ROOT, " %02d", all % 60);
+        return sign + (all >= 60 || all == 0 ? all / 60 + " h" : "") + rest;
+    }
+}

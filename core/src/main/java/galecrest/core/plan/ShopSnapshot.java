@@ -1,0 +1,60 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.Commitment;
+import galecrest.core.build.Link;
+import galecrest.core.build.Pin;
+import galecrest.core.build.Work;
+import galecrest.core.outwork.Vendor;
+import galecrest.core.parts.PartLine;
+import galecrest.core.people.Person;
+import galecrest.core.shop.HouseRules;
+import galecrest.core.shop.Station;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All that the planner plans with, at one instant.
+ *
+ * @param now the present moment; nothing is planned before it
+ * @param works jobs, outwork and running-in of all builds, done ones included
+ * @param published the plan that people have been told
+ */
+public record ShopSnapshot(
+        ZoneId zone,
+        Instant now,
+        List<Person> people,
+        List<Station> stations,
+        List<Vendor> vendors,
+        List<Build> builds,
+        List<Work> works,
+        List<Link> links,
+        List<PartLine> parts,
+        List<Commitment> commitments,
+        List<Pin> pins,
+        HouseRules rules,
+        Optional<Plan> published) {
+    public ShopSnapshot {
+        people = List.copyOf(people);
+        stations = List.copyOf(stations);
+        vendors = List.copyOf(vendors);
+        builds = List.copyOf(builds);
+        works = List.copyOf(works);
+        links = List.copyOf(links);
+        parts = List.copyOf(parts);
+        commitments = List.copyOf(commitments);
+        pins = List.copyOf(pins);
+    }
+
+    public ShopSnapshot withPins(List<Pin> other) {
+        return new ShopSnapshot(
+                zone, now, people, stations, vendors, builds, works, links, parts, commitments, other, rules, published);
+    }
+
+    public ShopSnapshot withLinks(List<Link> other) {
+        return new ShopSnapshot(
+                zone, now, people, stations, vendors, builds, works, other, parts, commitments, pins, rules, published);
+    }
+}

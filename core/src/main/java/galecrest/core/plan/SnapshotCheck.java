@@ -1,0 +1,151 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Pin;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.parts.PartLine;
+import galecrest.core.shop.Problem;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/** Finds all that is wrong with a snapshot as a whole: names used twice, things that do not exist, circles. */
+public final class SnapshotCheck {
+    private final ShopSnapshot shop;
+    private final List<Problem> problems = new ArrayList<>();
+
+    private SnapshotCheck(ShopSnapshot shop) {
+        this.shop = shop;
+    }
+
+    /** All problems; empty where the snapshot can be planned. */
+    public static List<Problem> problems(ShopSnapshot shop) {
+        SnapshotCheck check = new SnapshotCheck(shop);
+        check.check();
+        return List.copyOf(check.problems);
+    }
+
+    private void check() {
+        var people = ids("people", shop.people(), p -> p.id());
+        var stations = ids("stations", shop.stations(), s -> s.id());
+        var vendors = ids("vendors", shop.vendors(), v -> v.id());
+        var builds = ids("builds", shop.builds(), b -> b.id());
+        var works = ids("works", shop.works(), Work::id);
+        var parts = ids("parts", shop.parts(), p -> p.id());
+        ids("links", shop.links(), l -> l.id());
+        ids("pins", shop.pins(), p -> p.id());
+        ids("commitments", shop.commitments(), c -> c.id());
+        for (Work work : shop.works()) {
+            known("build of " + work.name(), work.build(), builds);
+            if (work instanceof Job job) {
+                job.parts().forEach(p -> known("part of " + job.name(), p, parts));
+                job.started().ifPresent(s -> {
+                    s.by().forEach(p -> known("crew of " + job.name(), p, people));
+                    s.station().ifPresent(id -> known("station of " + job.name(), id, stations));
+                });
+            } else if (work instanceof Outwork outwork) {
+                known("vendor of " + work.name(), outwork.vendor(), vendors);
+            }
+        }
+        for (PartLine part : shop.parts()) {
+            part.pairedWith().ifPresent(p -> known("pair of " + part.name(), p, parts));
+        }
+        for (Link link : shop.links()) {
+            known("link", link.first(), works);
+            known("link", link.then(), works);
+        }
+        shop.commitments().forEach(c -> {
+            known("build of " + c.name(), c.build(), builds);
+            c.works().forEach(w -> known("works of " + c.name(), w, works));
+        });
+        for (var pin : shop.pins()) {
+            known("pin", pin.work(), works);
+            if (pin instanceof Pin.ToPerson p) {
+                known("pin", p.person(), people);
+            } else if (pin instanceof Pin.ToStation p) {
+                known("pin", p.station(), stations);
+            } else if (pin instanceof Pin.After p) {
+                known("pin", p.first(), works);
+            }
+        }
+        circle(shop.works(), shop.links())
+                .ifPresent(names ->
+                        problems.add(new Problem("links", "The links close a circle: " + String.join(" → ", names))));
+    }
+
+    private <T, I> Set<I> ids(String field, Collection<T> things, Function<T, I> id) {
+        Set<I> ids = new HashSet<>();
+        for (T thing : things) {
+            if (!ids.add(id.apply(thing))) {
+                problems.add(new Problem(field, "The id " + id.apply(thing) + " is used twice."));
+            }
+        }
+        return ids;
+    }
+
+    private <I> void known(String field, I id, Set<I> ids) {
+        if (!ids.contains(id)) {
+            problems.add(new Problem(field, "There is nothing with the id " + id + "."));
+        }
+    }
+
+    /** Names of the work on a circle that the links close, the first one again at the end; empty where none does. */
+    public static Optional<List<String>> circle(Collection<? extends Work> works, Collection<Link> links) {
+        Map<WorkId, String> names = new LinkedHashMap<>();
+        works.forEach(w -> names.put(w.id(), w.name()));
+        Map<WorkId, List<WorkId>> next = new HashMap<>();
+        links.forEach(
+                l -> next.computeIfAbsent(l.first(), k -> new ArrayList<>()).add(l.then()));
+        Set<WorkId> clear = new HashSet<>();
+        for (WorkId start : names.keySet()) {
+            Optional<List<WorkId>> circle = circleFrom(start, next, clear);
+            if (circle.isPresent()) {
+                return circle.map(
+                        c -> c.stream().map(w -> names.getOrDefault(w, w.value())).toList());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Depth first without recursion, since chains may be long. */
+    private static Optional<List<WorkId>> circleFrom(WorkId start, Map<WorkId, List<WorkId>> next, Set<WorkId> clear) {
+        Deque<WorkId> path = new ArrayDeque<>();
+        Map<WorkId, Integer> tried = new LinkedHashMap<>();
+        path.addLast(start);
+        tried.put(start, 0);
+        while (!path.isEmpty()) {
+            WorkId at = path.getLast();
+            List<WorkId> ways = clear.contains(at) ? List.of() : next.getOrDefault(at, List.of());
+            int way = tried.get(at);
+            if (way >= ways.size()) {
+                clear.add(at);
+                tried.remove(at);
+                path.removeLast();
+                continue;
+            }
+            tried.put(at, way + 1);
+            WorkId to = ways.get(way);
+            if (tried.containsKey(to)) {
+                List<WorkId> circle = new ArrayList<>(path);
+                circle = new ArrayList<>(circle.subList(circle.indexOf(to), circle.size()));
+                circle.add(to);
+                return Optional.of(circle);
+            }
+            path.addLast(to);
+            tried.put(to, 0);
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,24 @@
+package galecrest.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import galecrest.core.audit.PlanAudit;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+
+/** Plans of random shops break no rule, whatever the shop. */
+class RandomShopsTest {
+    @Property(tries = 2_500)
+    void noPlanBreaksARule(@ForAll @LongRange(min = 0) long seed) {
+        ShopSnapshot shop = RandomShops.shop(seed, 6 + (int) (seed % 30));
+        Plan plan = Planner.plan(shop, PlanOptions.defaults());
+        assertThat(PlanAudit.violations(shop, plan)).isEmpty();
+    }
+
+    @Property(tries = 50)
+    void theSameShopGetsTheSamePlan(@ForAll @LongRange(min = 0) long seed) {
+        ShopSnapshot shop = RandomShops.shop(seed, 20);
+        assertThat(Planner.plan(shop, PlanOptions.defaults())).isEqualTo(Planner.plan(shop, PlanOptions.defaults()));
+    }
+}
