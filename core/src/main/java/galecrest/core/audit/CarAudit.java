@@ -65,13 +65,18 @@ final class CarAudit {
         Plan.Placed p = placed.get(work.id());
         if (work instanceof Job job && job.onCar()) {
             if (job.status() == Status.DONE) {
-                job.doneAt().ifPresent(done -> cure(job, OpenHours.minute(shop.now()), minuteUp(done) , locks));
+                job.doneAt().ifPresent(done -> cure(job, OpenHours.minute(shop.now()), minuteUp(done), locks));
             } else if (p != null) {
                 onCar.add(new OnCar(job, p, new Span(p.start(), p.end())));
                 cure(job, OpenHours.minute(p.end()), OpenHours.minute(p.end()), locks);
             }
         } else if (work instanceof Outwork outwork && outwork.wholeCar() && p != null) {
-            locks.add(new Locked(work, new Span(p.start(), p.ready()), Optional.empty(), false, outwork.away().isPresent()));
+            locks.add(new Locked(
+                    work,
+                    new Span(p.start(), p.ready()),
+                    Optional.empty(),
+                    false,
+                    outwork.away().isPresent()));
         } else if (p != null && !(work instanceof Job) && !(work instanceof Outwork)) {
             p.at().forEach(s -> locks.add(new Locked(work, s, Optional.empty(), false, false)));
         }

@@ -137,8 +137,7 @@ final class OpenHours {
         if (at != null && Math.min(at.getValue(), to) > from) {
             stretches.add(new long[] {from, Math.min(at.getValue(), to)});
         }
-        open.subMap(from, false, to, false)
-                .forEach((f, t) -> stretches.add(new long[] {f, Math.min(t, to)}));
+        open.subMap(from, false, to, false).forEach((f, t) -> stretches.add(new long[] {f, Math.min(t, to)}));
         return stretches;
     }
 

@@ -132,7 +132,10 @@ public final class PlanAudit {
         Set<WorkId> not = new HashSet<>();
         for (Plan.Unplanned u : plan.unplanned()) {
             Work work = works.get(u.work());
-            if (work == null || !not.add(u.work()) || placed.containsKey(u.work()) || u.reason().isBlank()) {
+            if (work == null
+                    || !not.add(u.work())
+                    || placed.containsKey(u.work())
+                    || u.reason().isBlank()) {
                 violations.add(new Violation("complete", u.work() + " is wrongly listed as not planned"));
             }
         }
@@ -197,12 +200,17 @@ public final class PlanAudit {
         List<long[]> given =
                 p.at().stream().map(s -> new long[] {at(s.from()), at(s.to())}).toList();
         if (!same(expected, given)) {
-            broken("shifts", job, "does not use just the hours in which its crew is in between " + p.start() + " and "
-                    + p.end());
+            broken(
+                    "shifts",
+                    job,
+                    "does not use just the hours in which its crew is in between " + p.start() + " and " + p.end());
         }
         long worked = given.stream().mapToLong(s -> s[1] - s[0]).sum();
         if (worked != Math.max(GRID, roundUp(job.toDo().value()))) {
-            broken("work", job, "has " + worked + " min of work planned, not " + job.toDo().value());
+            broken(
+                    "work",
+                    job,
+                    "has " + worked + " min of work planned, not " + job.toDo().value());
         }
         if (given.isEmpty() || given.get(0)[0] != from || given.get(given.size() - 1)[1] != to) {
             broken("work", job, "does not start and end with work");
@@ -355,8 +363,7 @@ public final class PlanAudit {
                 .filter(v -> v.id().equals(work.vendor()))
                 .findFirst()
                 .orElseThrow();
-        LocalDate day =
-                Instant.ofEpochSecond(arrives * 60).atZone(shop.zone()).toLocalDate();
+        LocalDate day = Instant.ofEpochSecond(arrives * 60).atZone(shop.zone()).toLocalDate();
         int toGo = work.turnaround().likely();
         for (int guard = 0; guard < 2000; guard++, day = day.plusDays(1)) {
             LocalDate date = day;
@@ -365,8 +372,8 @@ public final class PlanAudit {
             }
             long closes = vendor.hours().stream()
                     .filter(s -> s.day() == date.getDayOfWeek())
-                    .mapToLong(s -> OpenHours.minute(
-                            (s.end().equals(java.time.LocalTime.MIDNIGHT) ? date.plusDays(1) : date)
+                    .mapToLong(s ->
+                            OpenHours.minute((s.end().equals(java.time.LocalTime.MIDNIGHT) ? date.plusDays(1) : date)
                                     .atTime(s.end())
                                     .atZone(shop.zone())
                                     .toInstant()))
@@ -431,7 +438,9 @@ public final class PlanAudit {
                 boolean clash = a.start().isBefore(b.end()) && b.start().isBefore(a.end());
                 if (clash
                         && a.station().equals(b.station())
-                        && !works.get(a.work()).build().equals(works.get(b.work()).build())) {
+                        && !works.get(a.work())
+                                .build()
+                                .equals(works.get(b.work()).build())) {
                     broken("station", works.get(a.work()), "shares its station with another car");
                 }
             }
@@ -476,7 +485,9 @@ public final class PlanAudit {
 
     private long doneBound(Work first, Link link) {
         long done = at(first.doneAt().orElse(shop.now()));
-        long cure = link.type() == Link.Type.FINISH_START && first instanceof Job job ? job.cure().toMinutes() : 0;
+        long cure = link.type() == Link.Type.FINISH_START && first instanceof Job job
+                ? job.cure().toMinutes()
+                : 0;
         return link.lag().working() ? lagged(Math.max(done + cure, now), link) : lagged(done + cure, link);
     }
 
@@ -493,7 +504,8 @@ public final class PlanAudit {
                 continue;
             }
             if (p == null) {
-                boolean listed = plan.unplanned().stream().anyMatch(u -> u.work().equals(pin.work()));
+                boolean listed =
+                        plan.unplanned().stream().anyMatch(u -> u.work().equals(pin.work()));
                 if (!listed) {
                     broken("pin", work, "is pinned and not in the plan");
                 }

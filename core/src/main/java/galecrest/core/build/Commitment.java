@@ -11,7 +11,14 @@ import java.util.Set;
  * @param weight how much an hour late hurts against others, more than 0
  */
 public record Commitment(
-        CommitmentId id, BuildId build, String name, Kind kind, Instant due, Gate gate, Set<WorkId> works, double weight) {
+        CommitmentId id,
+        BuildId build,
+        String name,
+        Kind kind,
+        Instant due,
+        Gate gate,
+        Set<WorkId> works,
+        double weight) {
     /** An event and a paid slot are hard; a promise is soft. */
     public enum Kind {
         EVENT,
@@ -40,6 +47,9 @@ public record Commitment(
 
     /** Whether this work is wanted by the commitment's date but can follow. */
     public boolean wants(Work work) {
-        return works.isEmpty() && work.build().equals(build) && !work.essential() && work.gate().upTo(gate);
+        return works.isEmpty()
+                && work.build().equals(build)
+                && !work.essential()
+                && work.gate().upTo(gate);
     }
 }

@@ -6,8 +6,8 @@ import java.time.Instant;
 public record Arrival(Instant low, Instant likely, Instant high) {
     public Arrival {
         if (likely.isBefore(low) || high.isBefore(likely)) {
-            throw new IllegalArgumentException("The arrival must be earliest ≤ likely ≤ latest, not " + low + ", "
-                    + likely + ", " + high + ".");
+            throw new IllegalArgumentException(
+                    "The arrival must be earliest ≤ likely ≤ latest, not " + low + ", " + likely + ", " + high + ".");
         }
     }
 

@@ -20,7 +20,8 @@ public record ShiftChange(Kind kind, LocalDate from, LocalDate to, LocalTime sta
             throw new IllegalArgumentException("The last day must be on or after " + from + ", not " + to + ".");
         }
         if (!Shift.startsBeforeEnd(start, end)) {
-            throw new IllegalArgumentException("The hours must end after they start, not " + start + " to " + end + ".");
+            throw new IllegalArgumentException(
+                    "The hours must end after they start, not " + start + " to " + end + ".");
         }
     }
 

@@ -33,12 +33,10 @@ final class Bounds {
 
     List<Network.Bound> of(Work work) {
         List<Network.Bound> bounds = new ArrayList<>();
-        work.notBefore()
-                .ifPresent(at -> bounds.add(new Network.Bound(grid.atOrAfter(at), new Because.NotBefore(at))));
+        work.notBefore().ifPresent(at -> bounds.add(new Network.Bound(grid.atOrAfter(at), new Because.NotBefore(at))));
         work.hold().ifPresent(hold -> {
             Instant until = hold.until().filter(shop.now()::isBefore).orElse(grid.instant(grid.nextDay(0)));
-            bounds.add(new Network.Bound(
-                    grid.atOrAfter(until), new Because.Held(hold.reason(), hold.note(), until)));
+            bounds.add(new Network.Bound(grid.atOrAfter(until), new Because.Held(hold.reason(), hold.note(), until)));
         });
         if (work instanceof Job job && job.status() == Status.TODO) {
             for (PartId id : job.parts()) {
@@ -54,7 +52,8 @@ final class Bounds {
             return own;
         }
         Optional<Network.Bound> partner = part.pairedWith().flatMap(id -> here(parts.get(id)));
-        if (own.isEmpty() || partner.isPresent() && partner.get().slot() > own.get().slot()) {
+        if (own.isEmpty()
+                || partner.isPresent() && partner.get().slot() > own.get().slot()) {
             return partner;
         }
         return own;
@@ -97,7 +96,10 @@ final class Bounds {
         boolean fromFinish = link.type() == Link.Type.FINISH_START;
         int ready = grid.atOrAfter(fromFinish ? finished.plus(cure) : finished);
         int lag = Grid.slotsFor(link.lag().minutes().value());
-        int slot = lagged(Math.max(ready, link.lag().working() ? 0 : ready), lag, link.lag().working());
+        int slot = lagged(
+                Math.max(ready, link.lag().working() ? 0 : ready),
+                lag,
+                link.lag().working());
         boolean curing = fromFinish && !cure.isZero();
         return slot <= 0
                 ? Optional.empty()

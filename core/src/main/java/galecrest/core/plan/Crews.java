@@ -28,9 +28,7 @@ final class Crews {
         if (job.started().isPresent() && !job.started().get().by().isEmpty()) {
             var by = job.started().get().by();
             boolean holdsPinned = pinned.stream().allMatch(p -> by.contains(p.person()));
-            return holdsPinned
-                    ? List.of(by.stream().mapToInt(network::person).toArray())
-                    : List.of();
+            return holdsPinned ? List.of(by.stream().mapToInt(network::person).toArray()) : List.of();
         }
         List<int[]> crews = new ArrayList<>();
         int[] must = pinned.stream().mapToInt(p -> network.person(p.person())).toArray();

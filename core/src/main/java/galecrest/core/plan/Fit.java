@@ -32,7 +32,12 @@ final class Fit {
      *
      * @param cause what moved the start past its bounds; null where nothing did
      */
-    record Found(int start, int end, int[] crew, int station, @Nullable Because cause) {
+    record Found(
+            int start,
+            int end,
+            int[] crew,
+            int station,
+            @Nullable Because cause) {
         boolean betterThan(@Nullable Found other) {
             return other == null || end < other.end || end == other.end && start < other.start;
         }
@@ -55,7 +60,8 @@ final class Fit {
      * @param endNotBefore nor the end before this one
      * @param latestEnd give up once the end would be past this slot
      */
-    @Nullable Found earliest(int[] someCrew, int someStation, int from, int endNotBefore, int latestEnd) {
+    @Nullable
+    Found earliest(int[] someCrew, int someStation, int from, int endNotBefore, int latestEnd) {
         crew = someCrew;
         station = someStation;
         hours = network.calendars.crew(crew, station);
@@ -115,7 +121,9 @@ final class Fit {
 
     /** Whether something is in the way; then the start, or the least end, has moved past it. */
     private boolean blocked() {
-        return crewBusy() || (station >= 0 && stationTaken()) || (job.onCar() && (carTaken() || zoneFull() || cureTaken()));
+        return crewBusy()
+                || (station >= 0 && stationTaken())
+                || (job.onCar() && (carTaken() || zoneFull() || cureTaken()));
     }
 
     private boolean crewBusy() {

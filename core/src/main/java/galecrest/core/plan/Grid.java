@@ -26,7 +26,8 @@ final class Grid {
         LocalDate first = today();
         this.midnights = new int[(int) horizon.toDays() + 2];
         for (int day = 0; day < midnights.length; day++) {
-            midnights[day] = atOrAfter(first.plusDays(day + 1L).atStartOfDay(zone).toInstant());
+            midnights[day] =
+                    atOrAfter(first.plusDays(day + 1L).atStartOfDay(zone).toInstant());
         }
     }
 

@@ -26,8 +26,7 @@ final class JobPlacer {
         this.crews = new Crews(network);
     }
 
-    SerialSchedule.Placing place(
-            Job job, List<Pin> pins, SerialSchedule.Start start, Map<PinId, String> brokenPins) {
+    SerialSchedule.Placing place(Job job, List<Pin> pins, SerialSchedule.Start start, Map<PinId, String> brokenPins) {
         Optional<String> never = cannot(job);
         if (never.isPresent()) {
             pins.forEach(p -> brokenPins.put(p.id(), job.name() + " cannot be planned: " + never.get()));
@@ -153,7 +152,8 @@ final class JobPlacer {
             return lacking;
         }
         if (stations(job).length == 0) {
-            return Optional.of("The shop has no station of the kind " + job.stationKind().get() + ".");
+            return Optional.of(
+                    "The shop has no station of the kind " + job.stationKind().get() + ".");
         }
         if (!going && crews.of(job, List.of()).isEmpty()) {
             return Optional.of(
@@ -188,8 +188,7 @@ final class JobPlacer {
                 ? "there is no crew of the pinned people that has all the skills it takes."
                 : person.name() + " does not have a skill that it takes: "
                         + job.crew().stream()
-                                .map(c -> c.skill() + " as "
-                                        + c.least().name().toLowerCase(java.util.Locale.ROOT))
+                                .map(c -> c.skill() + " as " + c.least().name().toLowerCase(java.util.Locale.ROOT))
                                 .distinct()
                                 .reduce((a, b) -> a + ", " + b)
                                 .orElse("none")
@@ -209,9 +208,7 @@ final class JobPlacer {
         SlotWindows hours = network.calendars.crew(found.crew(), found.station());
         List<int[]> stretches = new ArrayList<>();
         for (int w = hours.windowAfter(found.start()); w < hours.count() && hours.startOf(w) < found.end(); w++) {
-            stretches.add(new int[] {
-                Math.max(found.start(), hours.startOf(w)), Math.min(found.end(), hours.endOf(w))
-            });
+            stretches.add(new int[] {Math.max(found.start(), hours.startOf(w)), Math.min(found.end(), hours.endOf(w))});
         }
         for (int[] stretch : stretches) {
             for (int person : found.crew()) {
@@ -219,8 +216,7 @@ final class JobPlacer {
             }
             if (job.onCar()) {
                 taken.inZone(
-                        build,
-                        new Occupancy.InZone(stretch[0], stretch[1], job.zone(), found.crew().length, job.id()));
+                        build, new Occupancy.InZone(stretch[0], stretch[1], job.zone(), found.crew().length, job.id()));
             }
         }
         if (found.station() >= 0) {
@@ -242,8 +238,7 @@ final class JobPlacer {
     void cure(Job job, int from, int to) {
         if (job.onCar() && job.cureLock() != CureLock.NOTHING && from < to) {
             var hold = Occupancy.curing(job.cureLock());
-            taken.claim(
-                    network.buildOf(job), new Occupancy.Claim(from, to, hold, job.zone(), -1, job.id()));
+            taken.claim(network.buildOf(job), new Occupancy.Claim(from, to, hold, job.zone(), -1, job.id()));
         }
     }
 }

@@ -54,7 +54,8 @@ final class Network {
         this.people = numbered(shop.people(), p -> p.id());
         this.stations = numbered(shop.stations(), s -> s.id());
         this.builds = numbered(shop.builds(), b -> b.id());
-        this.works = shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
+        this.works =
+                shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
         shop.works().forEach(w -> everyWork.put(w.id(), w));
         for (int i = 0; i < works.size(); i++) {
             index.put(works.get(i).id(), i);

@@ -66,7 +66,8 @@ final class Occupancy {
     }
 
     /** Another build's stay at the station that overlaps; the one that ends last, or null. */
-    @Nullable Stand takenBy(int station, int build, int from, int to) {
+    @Nullable
+    Stand takenBy(int station, int build, int from, int to) {
         Stand last = null;
         for (Stand stand : stations.get(station)) {
             if (stand.build() != build && stand.from() < to && from < stand.to()) {
@@ -77,7 +78,8 @@ final class Occupancy {
     }
 
     /** A claim that the new one cannot share the car with; the one that ends last, or null. */
-    @Nullable Claim conflict(int build, Claim wanted) {
+    @Nullable
+    Claim conflict(int build, Claim wanted) {
         Claim last = null;
         for (Claim claim : cars.get(build)) {
             if (claim.from() < wanted.to() && wanted.from() < claim.to() && excludes(claim, wanted)) {
@@ -107,7 +109,8 @@ final class Occupancy {
      * The stay in the zone that must end before so many more fit in from {@code from} to {@code to}: the one that
      * ends first among those at the crowded moment; or null where they fit.
      */
-    @Nullable InZone crowd(int build, Zone zone, int newcomers, int limit, int from, int to) {
+    @Nullable
+    InZone crowd(int build, Zone zone, int newcomers, int limit, int from, int to) {
         List<InZone> there = new ArrayList<>();
         for (InZone stay : zones.get(build)) {
             if (stay.zone() == zone && stay.from() < to && from < stay.to()) {

@@ -58,8 +58,14 @@ final class Outlooks {
     private List<WorkId> chain(int last) {
         Set<WorkId> chain = new LinkedHashSet<>();
         Integer node = last;
-        while (node != null && schedule.placed[node] != null && chain.add(network.works.get(node).id())) {
-            node = schedule.placed[node].because().blocker().map(network.index::get).orElse(null);
+        while (node != null
+                && schedule.placed[node] != null
+                && chain.add(network.works.get(node).id())) {
+            node = schedule.placed[node]
+                    .because()
+                    .blocker()
+                    .map(network.index::get)
+                    .orElse(null);
         }
         return List.copyOf(chain);
     }

@@ -42,7 +42,9 @@ final class OutworkPlacer {
         }
         Trip trip = work.slot().isPresent() ? bySlot(work, start) : null;
         boolean missed = work.slot().isPresent() && trip == null;
-        trip = trip == null ? byQueue(work, start, exactly == null ? start.slot() : Math.max(exactly, start.slot())) : trip;
+        trip = trip == null
+                ? byQueue(work, start, exactly == null ? start.slot() : Math.max(exactly, start.slot()))
+                : trip;
         if (trip == null) {
             pins.forEach(p -> brokenPins.put(p.id(), work.name() + " cannot be planned."));
             return SerialSchedule.Placing.not(vendorName(work) + " has no working day left within the time that is"

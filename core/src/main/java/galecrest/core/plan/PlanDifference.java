@@ -57,7 +57,8 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
         before.outlooks().forEach(o -> old.put(o.commitment(), o));
         List<MarginChange> changes = new ArrayList<>();
         for (Plan.Outlook now : after.outlooks()) {
-            Optional<Minutes> was = Optional.ofNullable(old.remove(now.commitment())).flatMap(Plan.Outlook::margin);
+            Optional<Minutes> was =
+                    Optional.ofNullable(old.remove(now.commitment())).flatMap(Plan.Outlook::margin);
             if (!was.equals(now.margin())) {
                 changes.add(new MarginChange(now.commitment(), was, now.margin()));
             }

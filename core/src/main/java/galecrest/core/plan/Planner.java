@@ -36,7 +36,8 @@ public final class Planner {
         Urgency urgency = new Urgency(network);
         boolean risky = shop.links().stream().anyMatch(l -> l.risk().isPresent());
         Plan best = null;
-        for (PriorityRule rule : Arrays.copyOf(PriorityRule.values(), Math.min(options.rules(), PriorityRule.values().length))) {
+        for (PriorityRule rule :
+                Arrays.copyOf(PriorityRule.values(), Math.min(options.rules(), PriorityRule.values().length))) {
             for (boolean atRisk : risky ? new boolean[] {false, true} : new boolean[] {false}) {
                 Plan plan = build(network, urgency, rule, atRisk);
                 best = best == null || plan.score().compareTo(best.score()) < 0 ? plan : best;

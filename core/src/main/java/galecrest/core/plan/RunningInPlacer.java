@@ -21,7 +21,8 @@ final class RunningInPlacer {
         this.taken = taken;
     }
 
-    private record Drives(int driver, List<int[]> stretches, @Nullable Because cause) {
+    private record Drives(
+            int driver, List<int[]> stretches, @Nullable Because cause) {
         int start() {
             return stretches.get(0)[0];
         }
@@ -43,15 +44,18 @@ final class RunningInPlacer {
             } else if (pin instanceof Pin.Exactly at) {
                 exactly = OptionalInt.of(network.grid.atOrAfter(at.at()));
             } else {
-                brokenPins.put(pin.id(), "only one person with the skill "
-                        + work.driver().skill() + " can drive, and no station is used.");
+                brokenPins.put(
+                        pin.id(),
+                        "only one person with the skill " + work.driver().skill()
+                                + " can drive, and no station is used.");
             }
         }
         int from = Math.max(start.slot(), exactly.orElse(0));
         Drives best = null;
         List<Person> people = network.shop.people();
         for (int driver = 0; driver < people.size(); driver++) {
-            boolean able = people.get(driver).can(work.driver().skill(), work.driver().least());
+            boolean able =
+                    people.get(driver).can(work.driver().skill(), work.driver().least());
             if (able && (pinnedDriver.isEmpty() || pinnedDriver.getAsInt() == driver)) {
                 Drives found = drives(work, driver, from, start.end());
                 best = found != null && (best == null || found.end() < best.end()) ? found : best;
@@ -59,8 +63,8 @@ final class RunningInPlacer {
         }
         if (best == null) {
             pins.forEach(p -> brokenPins.put(p.id(), work.name() + " cannot be planned."));
-            return SerialSchedule.Placing.not("Nobody with the skill " + work.driver().skill()
-                    + " has room for the drives within the time that is planned ahead.");
+            return SerialSchedule.Placing.not("Nobody with the skill "
+                    + work.driver().skill() + " has room for the drives within the time that is planned ahead.");
         }
         Because because = best.cause() != null ? best.cause() : start.because(best.start(), best.end());
         for (Pin pin : pins) {

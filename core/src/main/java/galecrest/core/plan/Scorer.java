@@ -145,9 +145,8 @@ final class Scorer {
             if (network.index.containsKey(work.work())) {
                 for (var stretch : work.at()) {
                     LocalDate day = stretch.from().atZone(zone).toLocalDate();
-                    work.crew()
-                            .forEach(p -> days.computeIfAbsent(new PersonDay(p, day), d -> new HashSet<>())
-                                    .add(work.work()));
+                    work.crew().forEach(p -> days.computeIfAbsent(new PersonDay(p, day), d -> new HashSet<>())
+                            .add(work.work()));
                 }
             }
         }

@@ -117,9 +117,7 @@ public final class Sentences {
     }
 
     private String car(WorkId id) {
-        return Optional.ofNullable(works.get(id))
-                .map(w -> cars.get(w.build()))
-                .orElse("?");
+        return Optional.ofNullable(works.get(id)).map(w -> cars.get(w.build())).orElse("?");
     }
 
     /** The chain of a commitment in a sentence. */

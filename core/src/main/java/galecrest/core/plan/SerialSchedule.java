@@ -141,8 +141,7 @@ final class SerialSchedule {
             return true;
         }
         if (first == null) {
-            unplanned[node] =
-                    "It waits for " + network.works.get(arc.from()).name() + ", which cannot be planned.";
+            unplanned[node] = "It waits for " + network.works.get(arc.from()).name() + ", which cannot be planned.";
             return false;
         }
         int slot = boundBy(arc, first);

@@ -50,7 +50,19 @@ public record ShopSnapshot(
 
     public ShopSnapshot withPins(List<Pin> other) {
         return new ShopSnapshot(
-                zone, now, people, stations, vendors, builds, works, links, parts, commitments, other, rules, published);
+                zone,
+                now,
+                people,
+                stations,
+                vendors,
+                builds,
+                works,
+                links,
+                parts,
+                commitments,
+                other,
+                rules,
+                published);
     }
 
     public ShopSnapshot withLinks(List<Link> other) {

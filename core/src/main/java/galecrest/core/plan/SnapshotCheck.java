@@ -112,8 +112,8 @@ public final class SnapshotCheck {
         for (WorkId start : names.keySet()) {
             Optional<List<WorkId>> circle = circleFrom(start, next, clear);
             if (circle.isPresent()) {
-                return circle.map(
-                        c -> c.stream().map(w -> names.getOrDefault(w, w.value())).toList());
+                return circle.map(c ->
+                        c.stream().map(w -> names.getOrDefault(w, w.value())).toList());
             }
         }
         return Optional.empty();

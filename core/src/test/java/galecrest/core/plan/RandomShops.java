@@ -106,7 +106,8 @@ public final class RandomShops {
             people.add(person(i));
         }
         for (int i = 0; i < 1 + random.nextInt(4); i++) {
-            List<Closure> closures = chance(0.2) ? List.of(new Closure(day(1), day(1 + random.nextInt(3)), "repair")) : List.of();
+            List<Closure> closures =
+                    chance(0.2) ? List.of(new Closure(day(1), day(1 + random.nextInt(3)), "repair")) : List.of();
             stations.add(new Station(new StationId("s" + i), "Station " + i, pick(KINDS), closures));
         }
         List<Vendor> vendors = List.of(vendor(0), vendor(1));
@@ -197,8 +198,9 @@ public final class RandomShops {
     private PartLine part(int i) {
         Instant low = ahead(100).minus(1, ChronoUnit.DAYS);
         Instant likely = low.plus(random.nextInt(40), ChronoUnit.HOURS);
-        Optional<Arrival> arrival =
-                chance(0.8) ? Optional.of(new Arrival(low, likely, likely.plus(30, ChronoUnit.HOURS))) : Optional.empty();
+        Optional<Arrival> arrival = chance(0.8)
+                ? Optional.of(new Arrival(low, likely, likely.plus(30, ChronoUnit.HOURS)))
+                : Optional.empty();
         Optional<PartId> pair = i == 1 ? Optional.of(new PartId("part0")) : Optional.empty();
         Optional<String> override = chance(0.3) ? Optional.of("fits alone") : Optional.empty();
         return new PartLine(
@@ -217,8 +219,8 @@ public final class RandomShops {
         boolean essential = chance(0.8);
         Optional<Instant> notBefore = chance(0.15) ? Optional.of(ahead(80)) : Optional.empty();
         Optional<Hold> hold = chance(0.08)
-                ? Optional.of(new Hold(
-                        ReasonTag.DECIDE, "ask", chance(0.5) ? Optional.of(ahead(60)) : Optional.empty()))
+                ? Optional.of(
+                        new Hold(ReasonTag.DECIDE, "ask", chance(0.5) ? Optional.of(ahead(60)) : Optional.empty()))
                 : Optional.empty();
         double kind = random.nextDouble();
         if (kind < 0.1) {
@@ -227,8 +229,21 @@ public final class RandomShops {
         if (kind < 0.15) {
             CrewPlace driver = new CrewPlace(pick(SKILLS), Level.LEARNER);
             return new RunningIn(
-                    id, build, "Run in " + i, 300, random.nextInt(200), 120, Minutes.of(90), driver, true, gate,
-                    essential, Status.TODO, notBefore, hold, Optional.empty());
+                    id,
+                    build,
+                    "Run in " + i,
+                    300,
+                    random.nextInt(200),
+                    120,
+                    Minutes.of(90),
+                    driver,
+                    true,
+                    gate,
+                    essential,
+                    Status.TODO,
+                    notBefore,
+                    hold,
+                    Optional.empty());
         }
         return job(id, build, gate, essential, notBefore, hold);
     }
