@@ -45,6 +45,9 @@ public record Job(
         Optional<Started> started,
         Optional<Instant> doneAt)
         implements Work {
+    /** A job that has used up its estimate is assumed to need so much more. */
+    private static final Minutes LEAST_REMAINING = Minutes.of(15);
+
     public Job {
         crew = List.copyOf(crew);
         parts = List.copyOf(parts);
@@ -61,6 +64,14 @@ public record Job(
         public Started {
             by = List.copyOf(by);
         }
+    }
+
+    /** The same job with other working time left; at least {@link #LEAST_REMAINING} until it is reported done. */
+    public Job withRemaining(Minutes left) {
+        Minutes some = left.compareTo(LEAST_REMAINING) < 0 ? LEAST_REMAINING : left;
+        return new Job(
+                id, build, name, zone, onCar, wholeCar, estimate, Optional.of(some), crew, stationKind, oneGo, cure,
+                cureLock, parts, gate, essential, status, notBefore, hold, started, doneAt);
     }
 
     /** The working time that is still to be planned. */

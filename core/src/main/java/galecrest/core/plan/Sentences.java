@@ -3,6 +3,7 @@ package galecrest.core.plan;
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Commitment;
+import galecrest.core.build.Outwork;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
@@ -27,6 +28,8 @@ public final class Sentences {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     private final ShopSnapshot shop;
     private final Map<WorkId, Work> works = new HashMap<>();
@@ -61,6 +64,36 @@ public final class Sentences {
         }
         boolean thisWeek = local.isAfter(now) && local.isBefore(now.plusDays(6));
         return (thisWeek ? WEEKDAY : DATE).format(local);
+    }
+
+    /** A day as people say it: "Thu 3 Dec". */
+    public String day(Instant at) {
+        return DAY.format(at.atZone(shop.zone()));
+    }
+
+    /** What moved, a line a piece of work, with its car. */
+    public List<String> moved(PlanDifference difference) {
+        return difference.moved().stream()
+                .map(m -> car(m.work()) + ": " + work(m.work()) + " "
+                        + m.before().map(b -> "from " + time(b) + " ").orElse("new, ")
+                        + m.after().map(a -> "to " + time(a)).orElse("no longer planned")
+                        + (m.otherCrew() ? ", by others" : ""))
+                .toList();
+    }
+
+    /** What holds a piece of work, naming it: "Fit exhaust: the part flange is ready Wed 12:00". */
+    public String held(CarReport.HeldBy held) {
+        Work work = works.get(held.work());
+        if (work instanceof Outwork outwork && outwork.away().isPresent()) {
+            String vendor = shop.vendors().stream()
+                    .filter(v -> v.id().equals(outwork.vendor()))
+                    .map(v -> v.name())
+                    .findFirst()
+                    .orElse("?");
+            return work.name() + " is at " + vendor + ", back "
+                    + time(outwork.away().get().back().likely());
+        }
+        return work(held.work()) + ": " + reason(held.because());
     }
 
     /** Why work starts no sooner, as the end of the sentence "… waits because …". */

@@ -65,8 +65,10 @@ public record ShopSnapshot(
                 published);
     }
 
-    public ShopSnapshot withLinks(List<Link> other) {
+    /** The same shop at another moment. */
+    public ShopSnapshot at(Instant moment) {
         return new ShopSnapshot(
-                zone, now, people, stations, vendors, builds, works, other, parts, commitments, pins, rules, published);
+                zone, moment, people, stations, vendors, builds, works, links, parts, commitments, pins, rules,
+                published);
     }
 }

@@ -1,0 +1,24 @@
+package galecrest.server;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The Galecrest server. */
+@SpringBootApplication
+public class Galecrest {
+    public static void main(String[] args) {
+        SpringApplication.run(Galecrest.class, args);
+    }
+
+    /** The present moment; {@code galecrest.start} lets it begin at another one, for tests. */
+    @Bean
+    Clock clock(@Value("${galecrest.start:}") String start) {
+        Clock real = Clock.systemUTC();
+        return start.isBlank() ? real : Clock.offset(real, Duration.between(real.instant(), Instant.parse(start)));
+    }
+}

@@ -1,0 +1,98 @@
+package galecrest.server.access;
+
+import galecrest.server.problem.BadInput;
+import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class AccessController {
+    private final AccountService accounts;
+    private final SecurityContextRepository contexts;
+    private final List<DemoLogin> demoLogins;
+
+    AccessController(AccountService accounts, SecurityContextRepository contexts, List<DemoLogin> demoLogins) {
+        this.accounts = accounts;
+        this.contexts = contexts;
+        this.demoLogins = demoLogins;
+    }
+
+    record Credentials(String username, String password) {}
+
+    /** Who is signed in, if anybody; the demo's accounts where there are any. */
+    record Me(@Nullable Account account, List<DemoLogin> demoLogins) {}
+
+    record PasswordChange(String old, String next) {}
+
+    record NewAccount(String username, String name, Role role, @Nullable String personId, String password) {}
+
+    /** Asking for the token makes the answer set its cookie. */
+    @GetMapping("/me")
+    Me me(@Parameter(hidden = true) CsrfToken token) {
+        token.getToken();
+        var authentication = SecurityContextHolder.getContext().getAuthentication();
+        boolean known = authentication != null && authentication.getPrincipal() instanceof Account;
+        return new Me(known ? (Account) authentication.getPrincipal() : null, demoLogins);
+    }
+
+    @PostMapping("/login")
+    Account login(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+        var result = accounts.signIn(credentials.username(), credentials.password());
+        if (result instanceof AccountService.Welcome welcome) {
+            if (request.getSession(false) != null) {
+                request.changeSessionId();
+            }
+            Account account = welcome.account();
+            SecurityContext context = SecurityContextHolder.createEmptyContext();
+            context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                    account, null, List.of(new SimpleGrantedAuthority("ROLE_" + account.role()))));
+            SecurityContextHolder.setContext(context);
+            contexts.saveContext(context, request, response);
+            return account;
+        }
+        if (result instanceof AccountService.LockedOut locked) {
+            long minutes = Math.max(
+                    1, Duration.between(Instant.now(), locked.until()).toMinutes());
+            throw new BadInput(
+                    "password", "Too many wrong passwords. This account is locked for about " + minutes + " min.");
+        }
+        throw new BadInput("password", "That user name and password do not go together.");
+    }
+
+    @PostMapping("/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void changePassword(@RequestBody PasswordChange change) {
+        accounts.changePassword(change.old(), change.next());
+    }
+
+    @GetMapping("/accounts")
+    List<Account> accounts() {
+        return accounts.all();
+    }
+
+    @PostMapping("/accounts")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void save(@RequestBody NewAccount account) {
+        accounts.save(
+                new Account(account.username(), account.name(), account.role(), account.personId()),
+                account.password());
+    }
+}

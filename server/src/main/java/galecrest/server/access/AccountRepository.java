@@ -1,0 +1,79 @@
+package galecrest.server.access;
+
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class AccountRepository {
+    private final JdbcClient db;
+
+    AccountRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** An account with what is needed to let it in. */
+    record Stored(Account account, String password, int failures, @Nullable Instant lockedUntil) {}
+
+    Optional<Stored> find(String username) {
+        return db.sql("select * from account where username = :username")
+                .param("username", username)
+                .query((row, n) -> new Stored(
+                        new Account(
+                                row.getString("username"),
+                                row.getString("name"),
+                                Role.valueOf(row.getString("role")),
+                                row.getString("person_id")),
+                        row.getString("password"),
+                        row.getInt("failures"),
+                        Optional.ofNullable(row.getTimestamp("locked_until"))
+                                .map(Timestamp::toInstant)
+                                .orElse(null)))
+                .optional();
+    }
+
+    List<Account> all() {
+        return db.sql("select username, name, role, person_id from account order by username")
+                .query((row, n) -> new Account(
+                        row.getString("username"),
+                        row.getString("name"),
+                        Role.valueOf(row.getString("role")),
+                        row.getString("person_id")))
+                .list();
+    }
+
+    void save(Account account, String password) {
+        db.sql(
+                        """
+                        insert into account (username, name, role, person_id, password)
+                        values (:username, :name, :role, :person, :password)
+                        on conflict (username) do update
+                        set name = :name, role = :role, person_id = :person, password = :password,
+                            failures = 0, locked_until = null""")
+                .param("username", account.username())
+                .param("name", account.name())
+                .param("role", account.role().name())
+                .param("person", account.personId())
+                .param("password", password)
+                .update();
+    }
+
+    void password(String username, String password) {
+        db.sql("update account set password = :password where username = :username")
+                .param("username", username)
+                .param("password", password)
+                .update();
+    }
+
+    void failed(String username, int failures, @Nullable Instant lockedUntil) {
+        db.sql("update account set failures = :failures, locked_until = :until where username = :username")
+                .param("username", username)
+                .param("failures", failures)
+                .param("until", lockedUntil == null ? null : Timestamp.from(lockedUntil))
+                .update();
+    }
+}

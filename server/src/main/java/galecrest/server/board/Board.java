@@ -1,0 +1,305 @@
+package galecrest.server.board;
+
+import galecrest.core.build.Commitment;
+import galecrest.core.build.CrewPlace;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.Gate;
+import galecrest.core.build.Link;
+import galecrest.core.build.ReasonTag;
+import galecrest.core.build.Status;
+import galecrest.core.build.Zone;
+import galecrest.core.parts.PartState;
+import galecrest.core.people.Level;
+import galecrest.core.people.ShiftChange;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The whole shop as the screens draw it: the record, the plan made of it and the reasons in words, at one moment.
+ *
+ * @param change the last change that is in it; a higher number is newer
+ */
+public record Board(
+        long change,
+        Instant now,
+        String zone,
+        String shop,
+        Draft draft,
+        Brief brief,
+        List<Car> cars,
+        List<WorkView> works,
+        List<LinkView> links,
+        List<PartView> parts,
+        List<CommitmentView> commitments,
+        List<PersonView> people,
+        List<StationView> stations,
+        List<VendorView> vendors,
+        List<PinView> pins,
+        List<LoadView> loads,
+        ScoreView score) {
+
+    /**
+     * How the plan differs from what people were told.
+     *
+     * @param said the difference in words, by car
+     */
+    public record Draft(
+            @Nullable Instant publishedAt, @Nullable String publishedBy, int moved, List<String> toTell, List<String> said) {}
+
+    /** What the manager wants to hear first in the morning. */
+    public record Brief(
+            int doneSinceYesterday,
+            int changesSinceYesterday,
+            List<String> arriving,
+            List<String> away,
+            List<CallView> calls,
+            @Nullable String worryCar,
+            @Nullable String worry) {}
+
+    /** A promised call. */
+    public record CallView(String id, String who, String about, Instant due) {}
+
+    /** A build as a car on the floor. */
+    public record Car(
+            String id,
+            String number,
+            String name,
+            String body,
+            String customer,
+            String discipline,
+            double weight,
+            int limitFront,
+            int limitEngineBay,
+            int limitCockpit,
+            int limitUnderside,
+            int limitRear,
+            int version,
+            @Nullable String stationId,
+            @Nullable String awayWorkId,
+            List<String> doing,
+            @Nullable String next,
+            @Nullable Held held,
+            @Nullable String nextDate,
+            List<StageView> stages,
+            List<ForNowView> forNow,
+            List<MeasurementView> measurements,
+            int done,
+            int total) {}
+
+    /** What holds a car: the word on the tag, and the reason in a sentence. */
+    public record Held(String workId, ReasonTag tag, String said, @Nullable Instant until) {}
+
+    public record StageView(String id, String name) {}
+
+    public record ForNowView(String id, String what, Gate gate, Instant at) {}
+
+    public record MeasurementView(String what, String value, String by, Instant at, @Nullable String staleBecause) {}
+
+    /** What kind of work it is. */
+    public enum Kind {
+        JOB,
+        OUTWORK,
+        RUNNING_IN
+    }
+
+    /** A piece of work with all that a form needs; {@code job}, {@code outwork} or {@code runningIn} by its kind. */
+    public record WorkView(
+            String id,
+            String buildId,
+            Kind kind,
+            String name,
+            @Nullable String stage,
+            Gate gate,
+            boolean essential,
+            Status status,
+            @Nullable Instant notBefore,
+            @Nullable HoldView hold,
+            @Nullable Instant doneAt,
+            String note,
+            int version,
+            @Nullable JobView job,
+            @Nullable OutworkView outwork,
+            @Nullable RunningInView runningIn,
+            @Nullable PlacedView placed,
+            @Nullable String cannot) {}
+
+    public record HoldView(ReasonTag reason, String note, @Nullable Instant until) {}
+
+    public record JobView(
+            Zone zone,
+            boolean onCar,
+            boolean wholeCar,
+            int lowMinutes,
+            int likelyMinutes,
+            int highMinutes,
+            int remainingMinutes,
+            List<CrewPlace> crew,
+            String stationKind,
+            boolean oneGo,
+            int cureMinutes,
+            CureLock cureLock,
+            boolean finding,
+            List<String> parts,
+            List<String> startedBy) {}
+
+    public record OutworkView(
+            String vendorId,
+            boolean wholeCar,
+            int outMinutes,
+            @Nullable Instant slotFrom,
+            @Nullable Instant slotTo,
+            int lowDays,
+            int likelyDays,
+            int highDays,
+            int backMinutes,
+            int inspectionMinutes,
+            @Nullable Instant awaySince,
+            @Nullable Instant backLow,
+            @Nullable Instant backLikely,
+            @Nullable Instant backHigh) {}
+
+    public record RunningInView(int distanceKm, int doneKm, int perDayKm, int perDayMinutes, String skill) {}
+
+    /** Where the plan has it. {@code said} is why it starts no sooner, in words. */
+    public record PlacedView(
+            Instant start,
+            Instant end,
+            Instant ready,
+            List<Stretch> at,
+            List<String> crew,
+            @Nullable String stationId,
+            boolean slotMissed,
+            @Nullable ReasonTag tag,
+            String said,
+            @Nullable String blocker) {}
+
+    public record Stretch(Instant from, Instant to) {}
+
+    public record LinkView(
+            String id,
+            String firstId,
+            String thenId,
+            Link.Type type,
+            int lagMinutes,
+            boolean lagWorking,
+            @Nullable Double riskChance,
+            boolean usedAtRisk) {}
+
+    public record PartView(
+            String id,
+            String buildId,
+            String name,
+            PartState state,
+            String supplier,
+            @Nullable BigDecimal price,
+            @Nullable Instant arrivalLow,
+            @Nullable Instant arrivalLikely,
+            @Nullable Instant arrivalHigh,
+            int inspectionMinutes,
+            @Nullable String pairedWith,
+            @Nullable String pairOverride,
+            List<String> neededBy,
+            int version) {}
+
+    /**
+     * A date and what the plan means for it.
+     *
+     * @param marginMinutes shop hours to spare, negative when late; empty where something due cannot be planned
+     * @param chain the works that make it so, the last first
+     * @param sentence the chain in words
+     */
+    public record CommitmentView(
+            String id,
+            String buildId,
+            String name,
+            Commitment.Kind kind,
+            Instant due,
+            Gate gate,
+            double weight,
+            int version,
+            @Nullable Instant finish,
+            @Nullable Long marginMinutes,
+            List<String> chain,
+            List<String> missing,
+            String sentence) {}
+
+    public record SkillView(String skill, Level level) {}
+
+    public record HoursView(int day, LocalTime start, LocalTime end) {}
+
+    public record ShiftChangeView(
+            String id,
+            ShiftChange.Kind kind,
+            LocalDate from,
+            LocalDate to,
+            LocalTime start,
+            LocalTime end,
+            String note) {}
+
+    /** A person; {@code inNow} where within shifts at this moment. */
+    public record PersonView(
+            String id,
+            String name,
+            List<SkillView> skills,
+            List<HoursView> shifts,
+            List<ShiftChangeView> changes,
+            BigDecimal costPerHour,
+            boolean inNow,
+            int version) {}
+
+    public record ClosureView(LocalDate from, LocalDate to, String reason) {}
+
+    public record StationView(String id, String name, String kind, List<ClosureView> closures, int version) {}
+
+    public record VendorView(
+            String id,
+            String name,
+            String trade,
+            String phone,
+            List<HoursView> hours,
+            List<ClosureView> closures,
+            int version) {}
+
+    /** Which pin; {@code broken} says why it cannot hold, where it cannot. */
+    public record PinView(
+            String id,
+            String workId,
+            PinKind kind,
+            @Nullable String personId,
+            @Nullable String stationId,
+            @Nullable String firstId,
+            @Nullable Instant at,
+            @Nullable String broken) {}
+
+    /** Kinds of pins. */
+    public enum PinKind {
+        PERSON,
+        STATION,
+        NOT_BEFORE,
+        AFTER,
+        EXACTLY
+    }
+
+    public record LoadView(
+            @Nullable String personId,
+            @Nullable String stationId,
+            LocalDate day,
+            int plannedMinutes,
+            int thereMinutes,
+            boolean away) {}
+
+    /** The score, broken down; see {@link galecrest.core.plan.Score}. */
+    public record ScoreView(
+            int missing,
+            double hardLateness,
+            double promisedLateness,
+            double followLate,
+            double atRisk,
+            double churn,
+            double carsInBits,
+            double finishing) {}
+}

@@ -1,0 +1,56 @@
+package galecrest.server.board;
+
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api")
+class BoardController {
+    private final BoardService boards;
+    private final PlanService plans;
+    private final Journal journal;
+
+    BoardController(BoardService boards, PlanService plans, Journal journal) {
+        this.boards = boards;
+        this.plans = plans;
+        this.journal = journal;
+    }
+
+    /** What was undone, in words. */
+    record Undone(String summary) {}
+
+    @GetMapping("/board")
+    Board board() {
+        return boards.board();
+    }
+
+    @GetMapping("/my-day")
+    BoardService.MyDay myDay(@RequestParam(required = false) @Nullable String person) {
+        return boards.myDay(person);
+    }
+
+    @PostMapping("/plan/publish")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void publish() {
+        plans.publish();
+    }
+
+    @PostMapping("/undo")
+    Undone undo() {
+        return new Undone(journal.undo());
+    }
+
+    @GetMapping("/journal")
+    List<Journal.Entry> journal(@RequestParam(defaultValue = "100") int most) {
+        return journal.latest(Math.min(1000, Math.max(1, most)));
+    }
+}

@@ -1,0 +1,157 @@
+package galecrest.server.board;
+
+import galecrest.core.build.Gate;
+import java.math.BigDecimal;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What the screens show besides what the planner plans with. */
+@Repository
+class BoardRepository {
+    private final JdbcClient db;
+
+    BoardRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    record CarRow(
+            String id, String body, String customer, String discipline, int version, int done, int total) {}
+
+    record WorkRow(String id, @Nullable String stage, String note, int version, boolean finding) {}
+
+    record PartRow(String id, String buildId, String supplier, @Nullable BigDecimal price, int version) {}
+
+    record Keyed<T>(String key, T value) {}
+
+    String shopName() {
+        return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
+    }
+
+    Map<String, CarRow> cars() {
+        return byId(
+                db.sql(
+                                """
+                                select b.id, b.body, b.customer, b.discipline, b.version,
+                                    count(w.id) filter (where w.status = 'DONE') as done, count(w.id) as total
+                                from build b left join work w on w.build_id = b.id group by b.id""")
+                        .query(CarRow.class)
+                        .list(),
+                CarRow::id);
+    }
+
+    Map<String, WorkRow> works() {
+        return byId(
+                db.sql(
+                                """
+                                select w.id, s.name as stage, w.note, w.version, coalesce(j.finding, false) as finding
+                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
+                        .query(WorkRow.class)
+                        .list(),
+                WorkRow::id);
+    }
+
+    Map<String, PartRow> parts() {
+        return byId(
+                db.sql("select id, build_id, supplier, price, version from part")
+                        .query(PartRow.class)
+                        .list(),
+                PartRow::id);
+    }
+
+    private static <T> Map<String, T> byId(List<T> rows, java.util.function.Function<T, String> id) {
+        Map<String, T> map = new HashMap<>();
+        rows.forEach(r -> map.put(id.apply(r), r));
+        return map;
+    }
+
+    Map<String, Integer> versions(String table) {
+        Map<String, Integer> versions = new HashMap<>();
+        db.sql("select id, version from " + table)
+                .query((row, n) -> versions.put(row.getString("id"), row.getInt("version")))
+                .list();
+        return versions;
+    }
+
+    Map<String, List<Board.StageView>> stages() {
+        return grouped(db.sql("select build_id, id, name from stage order by position")
+                .query((row, n) -> new Keyed<>(
+                        row.getString("build_id"), new Board.StageView(row.getString("id"), row.getString("name"))))
+                .list());
+    }
+
+    Map<String, List<Board.ForNowView>> forNow() {
+        return grouped(db.sql("select * from fitted_for_now where made_good_at is null order by at")
+                .query((row, n) -> new Keyed<>(
+                        row.getString("build_id"),
+                        new Board.ForNowView(
+                                row.getString("id"),
+                                row.getString("what"),
+                                Gate.valueOf(row.getString("gate")),
+                                row.getTimestamp("at").toInstant())))
+                .list());
+    }
+
+    Map<String, List<Board.MeasurementView>> measurements() {
+        return grouped(db.sql("select * from measurement order by at desc")
+                .query((row, n) -> new Keyed<>(
+                        row.getString("build_id"),
+                        new Board.MeasurementView(
+                                row.getString("what"),
+                                row.getString("value"),
+                                row.getString("taken_by"),
+                                row.getTimestamp("at").toInstant(),
+                                row.getString("stale_because"))))
+                .list());
+    }
+
+    Map<String, List<Board.ShiftChangeView>> shiftChanges() {
+        return grouped(db.sql("select * from shift_change order by from_day, id")
+                .query((row, n) -> new Keyed<>(
+                        row.getString("person_id"),
+                        new Board.ShiftChangeView(
+                                row.getString("id"),
+                                galecrest.core.people.ShiftChange.Kind.valueOf(row.getString("kind")),
+                                row.getObject("from_day", java.time.LocalDate.class),
+                                row.getObject("to_day", java.time.LocalDate.class),
+                                galecrest.server.people.DayMinutes.time(row.getInt("start_minute")),
+                                galecrest.server.people.DayMinutes.time(row.getInt("end_minute")),
+                                row.getString("note"))))
+                .list());
+    }
+
+    private static <T> Map<String, List<T>> grouped(List<Keyed<T>> rows) {
+        Map<String, List<T>> groups = new HashMap<>();
+        rows.forEach(r -> groups.computeIfAbsent(r.key(), k -> new ArrayList<>()).add(r.value()));
+        return groups;
+    }
+
+    List<Board.CallView> calls(Instant before) {
+        return db.sql("select id, who, about, due from promised_call where done_at is null and due < :before order by due")
+                .param("before", Timestamp.from(before))
+                .query((row, n) -> new Board.CallView(
+                        row.getString("id"),
+                        row.getString("who"),
+                        row.getString("about"),
+                        row.getTimestamp("due").toInstant()))
+                .list();
+    }
+
+    int changesSince(Instant since) {
+        return count("select count(*) from change where at > :since", since);
+    }
+
+    int doneSince(Instant since) {
+        return count("select count(*) from work where done_at > :since", since);
+    }
+
+    private int count(String sql, Instant since) {
+        return db.sql(sql).param("since", Timestamp.from(since)).query(Integer.class).single();
+    }
+}

@@ -1,0 +1,148 @@
+package galecrest.server.build;
+
+import galecrest.core.build.Gate;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class BuildRepository {
+    private final JdbcClient db;
+
+    BuildRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    Optional<String> name(String id) {
+        return db.sql("select trim(number || ' ' || name) from build where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+
+    void insert(String id, BuildController.BuildForm form) {
+        bind(
+                        db.sql(
+                                """
+                                insert into build (id, number, name, body, customer, discipline, weight, limit_front,
+                                    limit_engine_bay, limit_cockpit, limit_underside, limit_rear, position)
+                                values (:id, :number, :name, :body, :customer, :discipline, :weight, :front, :engineBay,
+                                    :cockpit, :underside, :rear, (select coalesce(max(position), 0) + 1 from build))"""),
+                        id,
+                        form)
+                .update();
+    }
+
+    /** False where the version is not the one that is there. */
+    boolean update(String id, BuildController.BuildForm form) {
+        return bind(
+                                db.sql(
+                                        """
+                                        update build
+                                        set number = :number, name = :name, body = :body, customer = :customer,
+                                            discipline = :discipline, weight = :weight, limit_front = :front,
+                                            limit_engine_bay = :engineBay, limit_cockpit = :cockpit,
+                                            limit_underside = :underside, limit_rear = :rear
+                                        where id = :id and version = :version"""),
+                                id,
+                                form)
+                        .param("version", form.version())
+                        .update()
+                > 0;
+    }
+
+    private static JdbcClient.StatementSpec bind(
+            JdbcClient.StatementSpec statement, String id, BuildController.BuildForm form) {
+        return statement
+                .param("id", id)
+                .param("number", form.number().strip())
+                .param("name", form.name().strip())
+                .param("body", form.body().name())
+                .param("customer", form.customer())
+                .param("discipline", form.discipline())
+                .param("weight", form.weight())
+                .param("front", form.limitFront())
+                .param("engineBay", form.limitEngineBay())
+                .param("cockpit", form.limitCockpit())
+                .param("underside", form.limitUnderside())
+                .param("rear", form.limitRear());
+    }
+
+    void delete(String id) {
+        db.sql("delete from build where id = :id").param("id", id).update();
+    }
+
+    Optional<String> commitmentName(String id) {
+        return db.sql("select name from commitment where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+
+    void insertCommitment(String id, BuildController.CommitmentForm form) {
+        db.sql(
+                        """
+                        insert into commitment (id, build_id, name, kind, due, gate, weight)
+                        values (:id, :build, :name, :kind, :due, :gate, :weight)""")
+                .param("id", id)
+                .param("build", form.buildId())
+                .param("name", form.name().strip())
+                .param("kind", form.kind().name())
+                .param("due", Timestamp.from(form.due()))
+                .param("gate", form.gate().name())
+                .param("weight", form.weight())
+                .update();
+    }
+
+    boolean updateCommitment(String id, BuildController.CommitmentForm form) {
+        return db.sql(
+                                """
+                                update commitment
+                                set name = :name, kind = :kind, due = :due, gate = :gate, weight = :weight
+                                where id = :id and version = :version""")
+                        .param("id", id)
+                        .param("name", form.name().strip())
+                        .param("kind", form.kind().name())
+                        .param("due", Timestamp.from(form.due()))
+                        .param("gate", form.gate().name())
+                        .param("weight", form.weight())
+                        .param("version", form.version())
+                        .update()
+                > 0;
+    }
+
+    void deleteCommitment(String id) {
+        db.sql("delete from commitment where id = :id").param("id", id).update();
+    }
+
+    boolean called(String id, Instant at) {
+        return db.sql("update promised_call set done_at = :at where id = :id and done_at is null")
+                        .param("id", id)
+                        .param("at", Timestamp.from(at))
+                        .update()
+                > 0;
+    }
+
+    void insertForNow(String id, String build, String what, Gate gate, Instant at) {
+        db.sql(
+                        """
+                        insert into fitted_for_now (id, build_id, what, reason, gate, at)
+                        values (:id, :build, :what, '', :gate, :at)""")
+                .param("id", id)
+                .param("build", build)
+                .param("what", what)
+                .param("gate", gate.name())
+                .param("at", Timestamp.from(at))
+                .update();
+    }
+
+    boolean madeGood(String id, Instant at) {
+        return db.sql("update fitted_for_now set made_good_at = :at where id = :id and made_good_at is null")
+                        .param("id", id)
+                        .param("at", Timestamp.from(at))
+                        .update()
+                > 0;
+    }
+}

@@ -1,0 +1,99 @@
+package galecrest.server.build;
+
+import galecrest.core.build.CaptureLine;
+import galecrest.core.build.CrewPlace;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.Gate;
+import galecrest.core.build.JobSpec;
+import galecrest.core.build.Work;
+import galecrest.core.build.Zone;
+import galecrest.core.people.Level;
+import galecrest.core.people.Person;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.Role;
+import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+
+/** Turns the capture line into the right thing; what a hand adds is a finding. */
+@Service
+class CaptureService {
+    /** The skill of a captured job that names none, where the shop has it. */
+    private static final String USUAL_SKILL = "fit";
+
+    private final WorkService works;
+    private final BuildService builds;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Who who;
+
+    CaptureService(WorkService works, BuildService builds, PlanService plans, Journal journal, Who who) {
+        this.works = works;
+        this.builds = builds;
+        this.plans = plans;
+        this.journal = journal;
+        this.who = who;
+    }
+
+    @AnyHand
+    BuildController.CapturedAs capture(String build, String text) {
+        CaptureLine.Captured captured = CaptureLine.read(text);
+        if (captured instanceof CaptureLine.NotUnderstood not) {
+            throw new BadInput("text", not.why());
+        } else if (captured instanceof CaptureLine.ForNow forNow) {
+            journal.change("fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
+            return new BuildController.CapturedAs("Fitted for now, to be made good before the event.", null);
+        } else if (captured instanceof CaptureLine.Held held) {
+            Work next = works.nextOf(build)
+                    .orElseThrow(() -> new BadInput("text", "There is no open work on this car to hold."));
+            works.hold(next.id().value(), new BuildController.HoldForm(held.reason(), held.note(), null));
+            return new BuildController.CapturedAs(
+                    "Held: " + next.name() + ".", next.id().value());
+        }
+        CaptureLine.NewJob job = (CaptureLine.NewJob) captured;
+        boolean finding = job.finding() || who.account().role() == Role.HAND;
+        String id = works.insertJob(form(build, job, finding), finding);
+        String time = job.timeSaid() ? "" : " An hour is assumed until you say.";
+        return new BuildController.CapturedAs((finding ? "Finding: " : "Job: ") + job.name() + "." + time, id);
+    }
+
+    private BuildController.JobForm form(String build, CaptureLine.NewJob job, boolean finding) {
+        int likely = job.minutes();
+        JobSpec spec = new JobSpec(
+                job.name(),
+                job.zone().orElse(Zone.ENGINE_BAY),
+                true,
+                false,
+                Math.max(5, likely / 2),
+                likely,
+                likely * 2,
+                List.of(new CrewPlace(job.skill().orElseGet(this::usualSkill), Level.LEARNER)),
+                "",
+                false,
+                0,
+                CureLock.NOTHING,
+                Gate.EVENT,
+                true);
+        return new BuildController.JobForm(build, finding ? "Findings" : null, spec, null, "", List.of(), 0);
+    }
+
+    /** Fitting where somebody can; else the skill that most people have. */
+    private String usualSkill() {
+        Map<String, Integer> counts = new TreeMap<>();
+        for (Person person : plans.current().shop().people()) {
+            person.skills().keySet().forEach(s -> counts.merge(s, 1, Integer::sum));
+        }
+        return counts.containsKey(USUAL_SKILL)
+                ? USUAL_SKILL
+                : counts.entrySet().stream()
+                        .max(Comparator.comparingInt((Map.Entry<String, Integer> e) -> e.getValue()))
+                        .map(Map.Entry::getKey)
+                        .orElse(USUAL_SKILL);
+    }
+}

@@ -1,0 +1,83 @@
+package galecrest.server.build;
+
+import galecrest.core.build.JobSheet;
+import galecrest.core.shop.Problem;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+@RestController
+@RequestMapping("/api")
+class JobSheetController {
+    private final JobSheetService sheets;
+    private final WorkRepository works;
+
+    JobSheetController(JobSheetService sheets, WorkRepository works) {
+        this.sheets = sheets;
+        this.works = works;
+    }
+
+    record PreviewLine(int line, String stage, String job, int likelyMinutes) {}
+
+    /** What an import would do: the lines, or the problems by line and column. */
+    record Preview(List<PreviewLine> lines, List<Problem> problems) {}
+
+    record Imported(int jobs) {}
+
+    @GetMapping("/templates")
+    List<JobSheetService.Template> templates() {
+        return sheets.templates();
+    }
+
+    @PostMapping(path = "/builds/{id}/jobs/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    Preview preview(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+        JobSheet.Read read = sheets.preview(file.getBytes());
+        List<PreviewLine> lines = read.lines().stream()
+                .map(l -> new PreviewLine(
+                        l.number(), l.stage(), l.spec().name(), l.spec().likelyMinutes()))
+                .toList();
+        return new Preview(lines, read.problems());
+    }
+
+    @PostMapping(path = "/builds/{id}/jobs/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    Imported importSheet(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+        return new Imported(sheets.importSheet(id, file.getBytes()));
+    }
+
+    @GetMapping(path = "/builds/{id}/jobs.csv", produces = "text/csv")
+    ResponseEntity<byte[]> export(@PathVariable String id) {
+        Map<String, String> stages = works.stages(id);
+        Map<String, String> notes = works.notes(id);
+        return file("job-sheet.csv", sheets.export(id, stages, notes).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @GetMapping(path = "/job-sheet-example.csv", produces = "text/csv")
+    ResponseEntity<byte[]> example() throws IOException {
+        try (InputStream file = new ClassPathResource("templates/rewire.csv").getInputStream()) {
+            return file("job-sheet-example.csv", file.readAllBytes());
+        }
+    }
+
+    private static ResponseEntity<byte[]> file(String name, byte[] content) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(content);
+    }
+}

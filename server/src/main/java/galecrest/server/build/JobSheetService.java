@@ -1,0 +1,182 @@
+package galecrest.server.build;
+
+import galecrest.core.build.Gate;
+import galecrest.core.build.Job;
+import galecrest.core.build.JobSheet;
+import galecrest.core.build.Link;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.shop.Problem;
+import galecrest.core.shop.Station;
+import galecrest.server.NewId;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Service;
+
+/** Job sheets: read with a preview, taken in whole or not at all, written out; templates are job sheets too. */
+@Service
+public class JobSheetService {
+    /** The templates that ship with the shop, by file name, in the order in which they are offered. */
+    static final Map<String, String> TEMPLATES = new LinkedHashMap<>();
+
+    static {
+        TEMPLATES.put("strip-and-rebuild", "Strip and rebuild");
+        TEMPLATES.put("cage-and-shell", "Cage and shell");
+        TEMPLATES.put("engine-swap", "Engine swap");
+        TEMPLATES.put("rewire", "Rewire");
+        TEMPLATES.put("annual-refresh", "Annual refresh");
+        TEMPLATES.put("nut-and-bolt-week", "Nut-and-bolt week");
+    }
+
+    private final WorkRepository works;
+    private final BuildService builds;
+    private final PlanService plans;
+    private final Journal journal;
+
+    JobSheetService(WorkRepository works, BuildService builds, PlanService plans, Journal journal) {
+        this.works = works;
+        this.builds = builds;
+        this.plans = plans;
+        this.journal = journal;
+    }
+
+    /** A template as it is offered. */
+    record Template(String id, String name, int jobs, int likelyMinutes, List<String> stages) {}
+
+    @AnyHand
+    List<Template> templates() {
+        return TEMPLATES.entrySet().stream()
+                .map(t -> {
+                    List<JobSheet.Line> lines = template(t.getKey());
+                    return new Template(
+                            t.getKey(),
+                            t.getValue(),
+                            lines.size(),
+                            lines.stream()
+                                    .mapToInt(l -> l.spec().likelyMinutes())
+                                    .sum(),
+                            lines.stream().map(JobSheet.Line::stage).distinct().toList());
+                })
+                .toList();
+    }
+
+    /** The lines of a template. */
+    public List<JobSheet.Line> template(String id) {
+        if (!TEMPLATES.containsKey(id)) {
+            throw new BadInput("template", "There is no template \"" + id + "\".");
+        }
+        try (InputStream file = new ClassPathResource("templates/" + id + ".csv").getInputStream()) {
+            JobSheet.Read read = CsvFile.read(file.readAllBytes(), Set.of(), Set.of());
+            if (!read.problems().isEmpty()) {
+                throw new IllegalStateException("The template " + id + " is wrong: " + read.problems());
+            }
+            return read.lines();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @ManagerOnly
+    String newBuild(BuildController.NewBuildForm form) {
+        List<Problem> problems = new ArrayList<>(BuildService.problems(form.build()));
+        boolean dated = form.dateDue() != null;
+        if (dated && (form.dateName() == null || form.dateName().isBlank())) {
+            problems.add(new Problem("dateName", "Say what the date is for."));
+        }
+        BadInput.throwIfAny(problems);
+        List<JobSheet.Line> lines = form.template() == null ? List.of() : template(form.template());
+        return journal.change("took in " + form.build().name(), () -> {
+            String id = builds.add(form.build());
+            insert(id, lines);
+            if (dated && form.dateDue() != null && form.dateName() != null && form.dateKind() != null) {
+                builds.addCommitment(new BuildController.CommitmentForm(
+                        id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
+            }
+            return id;
+        });
+    }
+
+    /** Reads a file and says what would be imported, or what is wrong with it. Nothing changes. */
+    @LeadOrManager
+    JobSheet.Read preview(byte[] file) {
+        ShopSnapshot shop = plans.current().shop();
+        Set<String> skills = new HashSet<>();
+        shop.people().forEach(p -> skills.addAll(p.skills().keySet()));
+        Set<String> stations = new HashSet<>();
+        shop.stations().stream().map(Station::kind).forEach(stations::add);
+        return CsvFile.read(file, skills, stations);
+    }
+
+    /** Takes a whole sheet in, or nothing. */
+    @LeadOrManager
+    int importSheet(String build, byte[] file) {
+        JobSheet.Read read = preview(file);
+        BadInput.throwIfAny(read.problems());
+        journal.change("imported " + read.lines().size() + " jobs", () -> {
+            insert(build, read.lines());
+        });
+        return read.lines().size();
+    }
+
+    /** Adds the lines to a build; returns the ids of the jobs in the order of the lines. */
+    @LeadOrManager
+    public List<String> insert(String build, List<JobSheet.Line> lines) {
+        List<String> ids = new ArrayList<>();
+        Map<String, String> byRef = new HashMap<>();
+        for (JobSheet.Line line : lines) {
+            String id = NewId.next();
+            ids.add(id);
+            byRef.put(line.ref(), id);
+            works.insertJob(
+                    id,
+                    new BuildController.JobForm(
+                            build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
+                    false);
+        }
+        for (int i = 0; i < lines.size(); i++) {
+            for (JobSheet.After after : lines.get(i).after()) {
+                works.insertLink(
+                        NewId.next(),
+                        new BuildController.LinkForm(
+                                byRef.get(after.ref()),
+                                ids.get(i),
+                                after.type(),
+                                (int) after.lag().minutes().value(),
+                                after.lag().working(),
+                                after.risk().map(Link.Risk::chance).orElse(null),
+                                after.risk().map(r -> (int) r.rework().value()).orElse(null)));
+            }
+        }
+        return ids;
+    }
+
+    /** The jobs of a build as a sheet that can be imported again. */
+    @AnyHand
+    String export(String build, Map<String, String> stages, Map<String, String> notes) {
+        ShopSnapshot shop = plans.current().shop();
+        Map<WorkId, String> refs = new HashMap<>();
+        List<Job> jobs = new ArrayList<>();
+        for (Work work : shop.works()) {
+            if (work instanceof Job job && job.build().value().equals(build)) {
+                jobs.add(job);
+                refs.put(job.id(), "j" + jobs.size());
+            }
+        }
+        return CsvFile.write(jobs, refs, shop.links(), stages, notes);
+    }
+}

@@ -1,0 +1,402 @@
+package galecrest.server.build;
+
+import galecrest.core.build.JobSpec;
+import galecrest.core.build.Link;
+import galecrest.server.NewId;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Jobs, outwork, links and pins in the database. */
+@Repository
+class WorkRepository {
+    private final JdbcClient db;
+
+    WorkRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** What the use cases look at before they change a piece of work. */
+    record Head(String id, String buildId, String name, String kind, String status, boolean held, int version) {}
+
+    Optional<Head> head(String id) {
+        return db.sql(
+                        """
+                        select id, build_id, name, kind, status, hold_reason is not null as held, version
+                        from work where id = :id""")
+                .param("id", id)
+                .query(Head.class)
+                .optional();
+    }
+
+    private static @Nullable Timestamp timestamp(@Nullable Instant at) {
+        return at == null ? null : Timestamp.from(at);
+    }
+
+    /** The id of the stage of that name, which is added where the build has none. */
+    private @Nullable String stage(String build, @Nullable String name) {
+        if (name == null || name.isBlank()) {
+            return null;
+        }
+        Optional<String> there = db.sql("select id from stage where build_id = :build and name = :name")
+                .param("build", build)
+                .param("name", name.strip())
+                .query(String.class)
+                .optional();
+        return there.orElseGet(() -> {
+            String id = NewId.next();
+            db.sql(
+                            """
+                            insert into stage (id, build_id, name, position)
+                            values (:id, :build, :name,
+                                (select coalesce(max(position), 0) + 1 from stage where build_id = :build))""")
+                    .param("id", id)
+                    .param("build", build)
+                    .param("name", name.strip())
+                    .update();
+            return id;
+        });
+    }
+
+    void insertJob(String id, BuildController.JobForm form, boolean finding) {
+        JobSpec spec = form.spec();
+        db.sql(
+                        """
+                        insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before, note,
+                            position)
+                        values (:id, :build, :stage, 'JOB', :name, :gate, :essential, 'TODO', :notBefore, :note,
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
+                .param("id", id)
+                .param("build", form.buildId())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", spec.name().strip())
+                .param("gate", spec.gate().name())
+                .param("essential", spec.essential())
+                .param("notBefore", timestamp(form.notBefore()))
+                .param("note", form.note())
+                .update();
+        bind(
+                        db.sql(
+                                """
+                                insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes,
+                                    high_minutes, station_kind, one_go, cure_minutes, cure_lock, finding)
+                                values (:id, :zone, :onCar, :wholeCar, :low, :likely, :high, :station, :oneGo, :cure,
+                                    :lock, :finding)"""),
+                        id,
+                        spec)
+                .param("finding", finding)
+                .update();
+        insertPlaces(id, spec);
+    }
+
+    private static JdbcClient.StatementSpec bind(JdbcClient.StatementSpec statement, String id, JobSpec spec) {
+        return statement
+                .param("id", id)
+                .param("zone", spec.zone().name())
+                .param("onCar", spec.onCar())
+                .param("wholeCar", spec.wholeCar())
+                .param("low", spec.lowMinutes())
+                .param("likely", spec.likelyMinutes())
+                .param("high", spec.highMinutes())
+                .param("station", spec.stationKind().isBlank() ? null : spec.stationKind())
+                .param("oneGo", spec.oneGo())
+                .param("cure", spec.cureMinutes())
+                .param("lock", spec.cureLock().name());
+    }
+
+    private void insertPlaces(String id, JobSpec spec) {
+        for (int place = 0; place < spec.crew().size(); place++) {
+            db.sql("insert into job_place values (:id, :place, :skill, :least)")
+                    .param("id", id)
+                    .param("place", place)
+                    .param("skill", spec.crew().get(place).skill().strip().toLowerCase(java.util.Locale.ROOT))
+                    .param("least", spec.crew().get(place).least().name())
+                    .update();
+        }
+    }
+
+    /** False where the version is not the one that is there. */
+    boolean updateJob(String id, BuildController.JobForm form) {
+        JobSpec spec = form.spec();
+        int rows = db.sql(
+                        """
+                        update work
+                        set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
+                            not_before = :notBefore, note = :note
+                        where id = :id and version = :version""")
+                .param("id", id)
+                .param("version", form.version())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", spec.name().strip())
+                .param("gate", spec.gate().name())
+                .param("essential", spec.essential())
+                .param("notBefore", timestamp(form.notBefore()))
+                .param("note", form.note())
+                .update();
+        if (rows == 0) {
+            return false;
+        }
+        bind(
+                        db.sql(
+                                """
+                                update job
+                                set zone = :zone, on_car = :onCar, whole_car = :wholeCar, low_minutes = :low,
+                                    likely_minutes = :likely, high_minutes = :high, station_kind = :station,
+                                    one_go = :oneGo, cure_minutes = :cure, cure_lock = :lock
+                                where work_id = :id"""),
+                        id,
+                        spec)
+                .update();
+        db.sql("delete from job_place where work_id = :id").param("id", id).update();
+        insertPlaces(id, spec);
+        return true;
+    }
+
+    /** The job as its form would show it. */
+    record JobRow(
+            String name,
+            String stage,
+            String zone,
+            int lowMinutes,
+            int likelyMinutes,
+            int highMinutes,
+            String gate,
+            boolean essential,
+            String note) {}
+
+    JobRow job(String id) {
+        return db.sql(
+                        """
+                        select w.name, coalesce(s.name, '') as stage, j.zone, j.low_minutes, j.likely_minutes,
+                            j.high_minutes, w.gate, w.essential, w.note
+                        from work w join job j on j.work_id = w.id left join stage s on s.id = w.stage_id
+                        where w.id = :id""")
+                .param("id", id)
+                .query(JobRow.class)
+                .single();
+    }
+
+    void insertOutwork(String id, BuildController.OutworkForm form) {
+        db.sql(
+                        """
+                        insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
+                            position)
+                        values (:id, :build, :stage, 'OUTWORK', :name, :gate, :essential, 'TODO', :notBefore,
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
+                .param("id", id)
+                .param("build", form.buildId())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", form.name().strip())
+                .param("gate", form.gate().name())
+                .param("essential", form.essential())
+                .param("notBefore", timestamp(form.notBefore()))
+                .update();
+        bind(
+                        db.sql(
+                                """
+                                insert into outwork (work_id, vendor_id, whole_car, out_minutes, slot_from, slot_to,
+                                    low_days, likely_days, high_days, back_minutes, inspection_minutes)
+                                values (:id, :vendor, :wholeCar, :out, :slotFrom, :slotTo, :low, :likely, :high, :back,
+                                    :inspection)"""),
+                        id,
+                        form)
+                .update();
+    }
+
+    private static JdbcClient.StatementSpec bind(
+            JdbcClient.StatementSpec statement, String id, BuildController.OutworkForm form) {
+        return statement
+                .param("id", id)
+                .param("vendor", form.vendorId())
+                .param("wholeCar", form.wholeCar())
+                .param("out", form.outMinutes())
+                .param("slotFrom", timestamp(form.slotFrom()))
+                .param("slotTo", timestamp(form.slotTo()))
+                .param("low", form.lowDays())
+                .param("likely", form.likelyDays())
+                .param("high", form.highDays())
+                .param("back", form.backMinutes())
+                .param("inspection", form.inspectionMinutes());
+    }
+
+    boolean updateOutwork(String id, BuildController.OutworkForm form) {
+        int rows = db.sql(
+                        """
+                        update work
+                        set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
+                            not_before = :notBefore
+                        where id = :id and version = :version""")
+                .param("id", id)
+                .param("version", form.version())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", form.name().strip())
+                .param("gate", form.gate().name())
+                .param("essential", form.essential())
+                .param("notBefore", timestamp(form.notBefore()))
+                .update();
+        if (rows > 0) {
+            bind(
+                            db.sql(
+                                    """
+                                    update outwork
+                                    set vendor_id = :vendor, whole_car = :wholeCar, out_minutes = :out,
+                                        slot_from = :slotFrom, slot_to = :slotTo, low_days = :low,
+                                        likely_days = :likely, high_days = :high, back_minutes = :back,
+                                        inspection_minutes = :inspection
+                                    where work_id = :id"""),
+                            id,
+                            form)
+                    .update();
+        }
+        return rows > 0;
+    }
+
+    void send(String id, Instant now, Instant low, Instant likely, Instant high) {
+        db.sql("update work set status = 'STARTED' where id = :id").param("id", id).update();
+        db.sql(
+                        """
+                        update outwork set away_since = :now, back_low = :low, back_likely = :likely, back_high = :high
+                        where work_id = :id""")
+                .param("id", id)
+                .param("now", Timestamp.from(now))
+                .param("low", Timestamp.from(low))
+                .param("likely", Timestamp.from(likely))
+                .param("high", Timestamp.from(high))
+                .update();
+    }
+
+    void delete(String id) {
+        db.sql("delete from work where id = :id").param("id", id).update();
+    }
+
+    void start(String id, Instant now, List<String> by, @Nullable String station) {
+        db.sql("update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null where id = :id")
+                .param("id", id)
+                .update();
+        db.sql("update job set started_at = :now, station_id = :station where work_id = :id")
+                .param("id", id)
+                .param("now", Timestamp.from(now))
+                .param("station", station)
+                .update();
+        for (String person : by) {
+            db.sql("insert into job_started_by values (:id, :person) on conflict do nothing")
+                    .param("id", id)
+                    .param("person", person)
+                    .update();
+        }
+    }
+
+    /** Nobody is on it any more; so much is left. */
+    void pause(String id, int remaining) {
+        db.sql("update work set note = note where id = :id").param("id", id).update();
+        db.sql("update job set remaining_minutes = :remaining where work_id = :id")
+                .param("id", id)
+                .param("remaining", remaining)
+                .update();
+        db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
+    }
+
+    void done(String id, Instant now) {
+        db.sql(
+                        """
+                        update work
+                        set status = 'DONE', done_at = :now, hold_reason = null, hold_note = null, hold_until = null
+                        where id = :id""")
+                .param("id", id)
+                .param("now", Timestamp.from(now))
+                .update();
+        db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
+    }
+
+    void hold(String id, BuildController.HoldForm form) {
+        db.sql("update work set hold_reason = :reason, hold_note = :note, hold_until = :until where id = :id")
+                .param("id", id)
+                .param("reason", form.reason().name())
+                .param("note", form.note())
+                .param("until", timestamp(form.until()))
+                .update();
+    }
+
+    void release(String id) {
+        db.sql("update work set hold_reason = null, hold_note = null, hold_until = null where id = :id")
+                .param("id", id)
+                .update();
+    }
+
+    void insertLink(String id, BuildController.LinkForm form) {
+        db.sql("insert into link values (:id, :first, :then, :type, :lag, :working, :chance, :rework)")
+                .param("id", id)
+                .param("first", form.firstId())
+                .param("then", form.thenId())
+                .param("type", form.type().name())
+                .param("lag", form.lagMinutes())
+                .param("working", form.lagWorking())
+                .param("chance", form.riskChance())
+                .param("rework", form.riskReworkMinutes())
+                .update();
+    }
+
+    void insertPlainLink(String first, String then) {
+        insertLink(NewId.next(), new BuildController.LinkForm(first, then, Link.Type.FINISH_START, 0, false, null, null));
+    }
+
+    boolean deleteLink(String id) {
+        return db.sql("delete from link where id = :id").param("id", id).update() > 0;
+    }
+
+    void insertPin(String id, BuildController.PinForm form) {
+        db.sql("insert into pin values (:id, :work, :kind, :person, :station, :first, :at)")
+                .param("id", id)
+                .param("work", form.workId())
+                .param("kind", form.kind().name())
+                .param("person", form.personId())
+                .param("station", form.stationId())
+                .param("first", form.firstId())
+                .param("at", timestamp(form.at()))
+                .update();
+    }
+
+    /** Pins of the same kind on the same work, which a new one replaces. */
+    void deletePins(String work, BuildController.PinKind kind) {
+        db.sql("delete from pin where work_id = :work and kind = :kind")
+                .param("work", work)
+                .param("kind", kind.name())
+                .update();
+    }
+
+    Optional<String> pinnedWork(String pin) {
+        return db.sql("select work_id from pin where id = :id")
+                .param("id", pin)
+                .query(String.class)
+                .optional();
+    }
+
+    void deletePin(String id) {
+        db.sql("delete from pin where id = :id").param("id", id).update();
+    }
+
+    /** Stages of a build's works by work, where they have one. */
+    Map<String, String> stages(String build) {
+        return texts("select w.id, s.name as text from work w join stage s on s.id = w.stage_id where w.build_id = :build", build);
+    }
+
+    /** Notes of a build's works by work. */
+    Map<String, String> notes(String build) {
+        return texts("select id, note as text from work where build_id = :build", build);
+    }
+
+    private Map<String, String> texts(String sql, String build) {
+        Map<String, String> texts = new HashMap<>();
+        db.sql(sql)
+                .param("build", build)
+                .query((row, n) -> texts.put(row.getString("id"), row.getString("text")))
+                .list();
+        return texts;
+    }
+}

@@ -1,0 +1,167 @@
+package galecrest.server.journal;
+
+import galecrest.server.access.Who;
+import galecrest.server.problem.BadInput;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Every change goes through here: one transaction, one line in the journal, one notice to all instances. The rows
+ * that it changes are written down by the database itself.
+ */
+@Service
+public class Journal {
+    /** The channel on which instances hear of changes. */
+    public static final String CHANNEL = "galecrest_change";
+
+    private final JdbcClient db;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final Who who;
+
+    Journal(JdbcClient db, PlatformTransactionManager transactions, Clock clock, Who who) {
+        this.db = db;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+        this.who = who;
+    }
+
+    /** A line of the journal. */
+    public record Entry(long id, Instant at, String actor, String summary, boolean undone, boolean undoes) {}
+
+    /** Runs a change that the summary describes, in the words of "Mara: …". */
+    public <T> T change(String summary, Supplier<T> change) {
+        return record(summary, null, change);
+    }
+
+    /** The same for a change without an answer. */
+    public void change(String summary, Runnable change) {
+        change(summary, () -> {
+            change.run();
+            return null;
+        });
+    }
+
+    /** Runs a change whose summary is only known after it. */
+    public <T> T change(Supplier<T> change, java.util.function.Function<T, String> summary) {
+        return transaction.execute(status -> {
+            long id = open("…", null);
+            T result = change.get();
+            db.sql("update change set summary = :summary where id = :id and summary = '…'")
+                    .param("summary", summary.apply(result))
+                    .param("id", id)
+                    .update();
+            return result;
+        });
+    }
+
+    private <T> T record(String summary, @Nullable Long undoes, Supplier<T> change) {
+        return transaction.execute(status -> {
+            open(summary, undoes);
+            return change.get();
+        });
+    }
+
+    /**
+     * One writer at a time, so that changes become visible in the order of their numbers. A change within a change is
+     * part of it.
+     */
+    private long open(String summary, @Nullable Long undoes) {
+        Optional<Long> outer = db.sql("select nullif(current_setting('galecrest.change', true), '')::bigint")
+                .query((row, n) -> Optional.ofNullable(row.getObject(1, Long.class)))
+                .single();
+        if (outer.isPresent()) {
+            return outer.get();
+        }
+        db.sql("select 1 from pg_advisory_xact_lock(7241)").query((row, n) -> 0).list();
+        long id = db.sql(
+                        """
+                        insert into change (at, actor, session_id, summary, undoes)
+                        values (:at, :actor, :session, :summary, :undoes) returning id""")
+                .param("at", Timestamp.from(clock.instant()))
+                .param("actor", who.name())
+                .param("session", who.session())
+                .param("summary", summary)
+                .param("undoes", undoes)
+                .query(Long.class)
+                .single();
+        db.sql("select set_config('galecrest.change', :id, true)")
+                .param("id", Long.toString(id))
+                .query(String.class)
+                .single();
+        db.sql("select pg_notify(:channel, :id)")
+                .param("channel", CHANNEL)
+                .param("id", Long.toString(id))
+                .query((row, n) -> 0)
+                .list();
+        return id;
+    }
+
+    /** The change that undo would take back: the last one of this session that still stands. */
+    public Optional<Entry> lastOfSession() {
+        return db.sql(
+                        """
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes
+                        from change c
+                        where c.session_id = :session and c.undoes is null
+                            and not exists (select 1 from change u where u.undoes = c.id)
+                        order by c.id desc limit 1""")
+                .param("session", who.session())
+                .query(Entry.class)
+                .optional();
+    }
+
+    /** Takes the last change of this session back, unless somebody has changed the same since; returns its summary. */
+    public String undo() {
+        Entry last = lastOfSession()
+                .orElseThrow(() -> new BadInput("undo", "There is nothing of this session left to undo."));
+        return record("undid: " + last.summary(), last.id(), () -> {
+            Optional<String> stuck = db.sql("select revert_change(:id)")
+                    .param("id", last.id())
+                    .query((row, n) -> Optional.ofNullable(row.getString(1)))
+                    .single();
+            stuck.ifPresent(table -> {
+                throw new BadInput(
+                        "undo",
+                        "\"" + last.summary() + "\" cannot be undone: somebody has changed the same since (in "
+                                + table.replace('_', ' ') + ").");
+            });
+            return last.summary();
+        });
+    }
+
+    public List<Entry> latest(int most) {
+        return db.sql(
+                        """
+                        select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes
+                        from change c left join change u on u.undoes = c.id
+                        order by c.id desc limit :most""")
+                .param("most", most)
+                .query(Entry.class)
+                .list();
+    }
+
+    public List<Entry> after(long id) {
+        return db.sql(
+                        """
+                        select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes
+                        from change c where c.id > :id order by c.id""")
+                .param("id", id)
+                .query(Entry.class)
+                .list();
+    }
+
+    /** The number of the last change; 0 before the first. */
+    public long last() {
+        return db.sql("select coalesce(max(id), 0) from change").query(Long.class).single();
+    }
+}

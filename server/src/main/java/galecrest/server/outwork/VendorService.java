@@ -1,0 +1,66 @@
+package galecrest.server.outwork;
+
+import galecrest.core.shop.Problem;
+import galecrest.core.time.Shift;
+import galecrest.server.NewId;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ChangedMeanwhile;
+import galecrest.server.problem.NotThere;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+@Service
+@ManagerOnly
+class VendorService {
+    private final VendorRepository vendors;
+    private final Journal journal;
+
+    VendorService(VendorRepository vendors, Journal journal) {
+        this.vendors = vendors;
+        this.journal = journal;
+    }
+
+    String add(VendorController.VendorForm form) {
+        check(form);
+        String id = NewId.next();
+        journal.change("noted the vendor " + form.name(), () -> vendors.insert(id, form));
+        return id;
+    }
+
+    void change(String id, VendorController.VendorForm form) {
+        check(form);
+        journal.change("changed the vendor " + form.name(), () -> {
+            vendors.name(id).orElseThrow(() -> new NotThere("vendor"));
+            if (!vendors.update(id, form)) {
+                throw new ChangedMeanwhile("Somebody else changed this vendor meanwhile.", 0, List.of());
+            }
+        });
+    }
+
+    void remove(String id) {
+        String name = vendors.name(id).orElseThrow(() -> new NotThere("vendor"));
+        journal.change("removed the vendor " + name, () -> vendors.delete(id));
+    }
+
+    private static void check(VendorController.VendorForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank()) {
+            problems.add(new Problem("name", "A vendor needs a name."));
+        }
+        for (int i = 0; i < form.hours().size(); i++) {
+            var hours = form.hours().get(i);
+            if (hours.day() < 1 || hours.day() > 7 || !Shift.startsBeforeEnd(hours.start(), hours.end())) {
+                problems.add(new Problem("hours." + i, "The opening hours end before they start."));
+            }
+        }
+        for (int i = 0; i < form.closures().size(); i++) {
+            if (form.closures().get(i).to().isBefore(form.closures().get(i).from())) {
+                problems.add(new Problem("closures." + i, "The closure ends before it starts."));
+            }
+        }
+        BadInput.throwIfAny(problems);
+    }
+}

@@ -1,0 +1,136 @@
+package galecrest.server.parts;
+
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class PartRepository {
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
+
+    private final JdbcClient db;
+
+    PartRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    Optional<String> name(String id) {
+        return db.sql("select name from part where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+
+    int version(String id) {
+        return db.sql("select version from part where id = :id")
+                .param("id", id)
+                .query(Integer.class)
+                .single();
+    }
+
+    boolean isJobOf(String work, String build) {
+        return db.sql("select count(*) from work where id = :work and build_id = :build and kind = 'JOB'")
+                        .param("work", work)
+                        .param("build", build)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    /** The change in words, for the journal. */
+    String whatChanges(String id, PartController.PartForm form) {
+        return db.sql("select p.name, p.state, p.arrival_likely, s.zone from part p, shop s where p.id = :id")
+                .param("id", id)
+                .query((row, n) -> {
+                    String name = row.getString("name");
+                    if (!row.getString("state").equals(form.state().name())) {
+                        return name + " is " + form.state().name().toLowerCase(Locale.ROOT);
+                    }
+                    Timestamp before = row.getTimestamp("arrival_likely");
+                    Instant after = form.arrivalLikely();
+                    boolean moved = after != null && (before == null || !before.toInstant().equals(after));
+                    return moved
+                            ? name + " now arrives " + WHEN.format(after.atZone(ZoneId.of(row.getString("zone"))))
+                            : "changed the part " + name;
+                })
+                .single();
+    }
+
+    void insert(String id, PartController.PartForm form) {
+        bind(
+                        db.sql(
+                                """
+                                insert into part (id, build_id, name, state, supplier, price, arrival_low,
+                                    arrival_likely, arrival_high, inspection_minutes, paired_with, pair_override,
+                                    position)
+                                values (:id, :build, :name, :state, :supplier, :price, :low, :likely, :high,
+                                    :inspection, :paired, :override,
+                                    (select coalesce(max(position), 0) + 1 from part))"""),
+                        id,
+                        form)
+                .param("build", form.buildId())
+                .update();
+        insertNeeds(id, form);
+    }
+
+    /** False where the version is not the one that is there. */
+    boolean update(String id, PartController.PartForm form) {
+        int rows = bind(
+                        db.sql(
+                                """
+                                update part
+                                set name = :name, state = :state, supplier = :supplier, price = :price,
+                                    arrival_low = :low, arrival_likely = :likely, arrival_high = :high,
+                                    inspection_minutes = :inspection, paired_with = :paired,
+                                    pair_override = :override
+                                where id = :id and version = :version"""),
+                        id,
+                        form)
+                .param("version", form.version())
+                .update();
+        if (rows > 0) {
+            db.sql("delete from part_need where part_id = :id").param("id", id).update();
+            insertNeeds(id, form);
+        }
+        return rows > 0;
+    }
+
+    private static JdbcClient.StatementSpec bind(
+            JdbcClient.StatementSpec statement, String id, PartController.PartForm form) {
+        return statement
+                .param("id", id)
+                .param("name", form.name().strip())
+                .param("state", form.state().name())
+                .param("supplier", form.supplier())
+                .param("price", form.price())
+                .param("low", timestamp(form.arrivalLow()))
+                .param("likely", timestamp(form.arrivalLikely()))
+                .param("high", timestamp(form.arrivalHigh()))
+                .param("inspection", form.inspectionMinutes())
+                .param("paired", form.pairedWith())
+                .param("override", form.pairOverride());
+    }
+
+    private static @Nullable Timestamp timestamp(@Nullable Instant at) {
+        return at == null ? null : Timestamp.from(at);
+    }
+
+    private void insertNeeds(String id, PartController.PartForm form) {
+        for (String work : form.neededBy()) {
+            db.sql("insert into part_need values (:part, :work) on conflict do nothing")
+                    .param("part", id)
+                    .param("work", work)
+                    .update();
+        }
+    }
+
+    void delete(String id) {
+        db.sql("delete from part where id = :id").param("id", id).update();
+    }
+}

@@ -1,0 +1,126 @@
+package galecrest.server.people;
+
+import galecrest.core.people.ShiftChange;
+import galecrest.core.shop.Problem;
+import galecrest.core.time.Shift;
+import galecrest.server.NewId;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ChangedMeanwhile;
+import galecrest.server.problem.NotThere;
+import java.math.BigDecimal;
+import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Service;
+
+@Service
+@ManagerOnly
+class PeopleService {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+    private final PeopleRepository people;
+    private final Journal journal;
+
+    PeopleService(PeopleRepository people, Journal journal) {
+        this.people = people;
+        this.journal = journal;
+    }
+
+    String add(PeopleController.PersonForm form) {
+        check(form);
+        String id = NewId.next();
+        journal.change("took on " + form.name(), () -> people.insert(id, form));
+        return id;
+    }
+
+    void change(String id, PeopleController.PersonForm form) {
+        check(form);
+        journal.change("changed " + form.name(), () -> {
+            String name = nameOf(id);
+            if (!people.update(id, form)) {
+                throw new ChangedMeanwhile(
+                        "Somebody else changed " + name + " meanwhile; nothing of yours was saved.",
+                        people.version(id),
+                        List.of());
+            }
+        });
+    }
+
+    void remove(String id) {
+        String name = nameOf(id);
+        journal.change("took " + name + " off the list", () -> people.delete(id));
+    }
+
+    String addShiftChange(String person, PeopleController.ShiftChangeForm form) {
+        LocalTime start = form.start() == null ? LocalTime.MIDNIGHT : form.start();
+        LocalTime end = form.end() == null ? LocalTime.MIDNIGHT : form.end();
+        List<Problem> problems = new ArrayList<>();
+        if (form.to().isBefore(form.from())) {
+            problems.add(new Problem("to", "The last day must be on or after the first."));
+        }
+        if (!Shift.startsBeforeEnd(start, end)) {
+            problems.add(new Problem("end", "The hours end (" + end + ") before they start (" + start + ")."));
+        }
+        if (form.kind() == ShiftChange.Kind.EXTRA && (form.start() == null || form.end() == null)) {
+            problems.add(new Problem("start", "An extra shift needs its hours."));
+        }
+        BadInput.throwIfAny(problems);
+        String id = NewId.next();
+        String what = form.kind() == ShiftChange.Kind.LEAVE ? "leave" : "an extra shift";
+        String summary = nameOf(person) + ": " + what + " " + DAY.format(form.from())
+                + (form.to().equals(form.from()) ? "" : " to " + DAY.format(form.to()));
+        journal.change(summary, () -> people.insertShiftChange(id, person, form, start, end));
+        return id;
+    }
+
+    void removeShiftChange(String person, String change) {
+        String name = nameOf(person);
+        journal.change("took leave or an extra shift of " + name + " back", () -> {
+            if (!people.deleteShiftChange(person, change)) {
+                throw new NotThere("leave or extra shift");
+            }
+        });
+    }
+
+    private String nameOf(String id) {
+        return people.name(id).orElseThrow(() -> new NotThere("person"));
+    }
+
+    private static void check(PeopleController.PersonForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank()) {
+            problems.add(new Problem("name", "A person needs a name."));
+        }
+        if (form.costPerHour().signum() < 0
+                || form.costPerHour().compareTo(BigDecimal.valueOf(10_000)) > 0) {
+            problems.add(new Problem("costPerHour", "The cost per hour is between 0 and 10 000."));
+        }
+        problems.addAll(hourProblems("shifts", form.shifts()));
+        for (int i = 0; i < form.skills().size(); i++) {
+            if (form.skills().get(i).skill().isBlank()) {
+                problems.add(new Problem("skills." + i, "The skill needs a name."));
+            }
+        }
+        BadInput.throwIfAny(problems);
+    }
+
+    /** What is wrong with hours by weekday; also of vendors. */
+    static List<Problem> hourProblems(String field, List<PeopleController.HoursForm> hours) {
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < hours.size(); i++) {
+            PeopleController.HoursForm shift = hours.get(i);
+            if (shift.day() < 1 || shift.day() > 7) {
+                problems.add(new Problem(field + "." + i, "The day is 1 (Monday) to 7 (Sunday)."));
+            } else if (!Shift.startsBeforeEnd(shift.start(), shift.end())) {
+                problems.add(new Problem(
+                        field + "." + i,
+                        "The shift ends (" + shift.end() + ") before it starts (" + shift.start() + ")."));
+            }
+        }
+        return problems;
+    }
+}

@@ -1,0 +1,76 @@
+package galecrest.server.plan;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.core.build.WorkId;
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.Because;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.Score;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Span;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A published plan as it is kept: what people were told (who does what when), without the reasons, which are derived
+ * again with each new plan.
+ */
+record StoredPlan(Instant madeFor, List<Told> told) {
+    private static final Score NO_SCORE = new Score(0, 0, 0, 0, 0, 0, 0, 0);
+
+    /** What people were told of one piece of work. */
+    record Told(
+            String work,
+            Instant start,
+            Instant end,
+            Instant ready,
+            List<Instant[]> at,
+            List<String> crew,
+            @Nullable String station) {}
+
+    static String write(ObjectMapper json, Plan plan) {
+        StoredPlan stored = new StoredPlan(
+                plan.madeFor(),
+                plan.placed().stream()
+                        .map(p -> new Told(
+                                p.work().value(),
+                                p.start(),
+                                p.end(),
+                                p.ready(),
+                                p.at().stream()
+                                        .map(s -> new Instant[] {s.from(), s.to()})
+                                        .toList(),
+                                p.crew().stream().map(PersonId::value).toList(),
+                                p.station().map(StationId::value).orElse(null)))
+                        .toList());
+        try {
+            return json.writeValueAsString(stored);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    static Plan read(ObjectMapper json, String text) {
+        try {
+            StoredPlan stored = json.readValue(text, StoredPlan.class);
+            List<Plan.Placed> placed = stored.told().stream()
+                    .map(t -> new Plan.Placed(
+                            new WorkId(t.work()),
+                            t.start(),
+                            t.end(),
+                            t.ready(),
+                            t.at().stream().map(s -> new Span(s[0], s[1])).toList(),
+                            t.crew().stream().map(PersonId::new).toList(),
+                            Optional.ofNullable(t.station()).map(StationId::new),
+                            false,
+                            new Because.Nothing()))
+                    .toList();
+            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), NO_SCORE);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The published plan cannot be read.", e);
+        }
+    }
+}

@@ -1,0 +1,145 @@
+package galecrest.server.problem;
+
+import galecrest.core.shop.Problem;
+import java.util.List;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns what went wrong into problem details (RFC 9457), the problems at their fields under {@code problems}. */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    /** What a broken constraint of the database means to the user, by a part of the constraint's name. */
+    private static final Map<String, Problem> CONSTRAINTS = Map.of(
+            "person_shift_person_id_day_int4range_excl",
+            new Problem("shifts", "Two shifts of one day overlap."),
+            "shift_change_person_id_kind",
+            new Problem("from", "There is leave or an extra shift at that time already."),
+            "station_closure_station_id",
+            new Problem("closures", "Two closures of the station overlap."),
+            "link_first_id_then_id_type",
+            new Problem("after", "The two are linked that way already."),
+            "stage_build_id_name",
+            new Problem("stage", "The build has a stage of that name already."),
+            "outwork_vendor_id_fkey",
+            new Problem("vendor", "Outwork still goes to this vendor; move or remove it first."));
+
+    @ExceptionHandler
+    ProblemDetail badInput(BadInput bad) {
+        return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", bad.getMessage(), bad.problems());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notThere(NotThere gone) {
+        return detail(HttpStatus.NOT_FOUND, "Not there", gone.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail changed(ChangedMeanwhile changed) {
+        ProblemDetail detail = detail(HttpStatus.CONFLICT, "Changed meanwhile", changed.getMessage(), List.of());
+        detail.setProperty("differences", changed.differences());
+        detail.setProperty("version", changed.version());
+        return detail;
+    }
+
+    @ExceptionHandler
+    ProblemDetail denied(AccessDeniedException denied) {
+        return detail(HttpStatus.FORBIDDEN, "Not yours to change", "Your role does not allow this.", List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail illegal(IllegalArgumentException illegal) {
+        return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", illegal.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail mismatch(MethodArgumentTypeMismatchException mismatch) {
+        return detail(
+                HttpStatus.BAD_REQUEST,
+                "That cannot be read",
+                mismatch.getName() + " cannot be " + mismatch.getValue() + ".",
+                List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail constraint(DataIntegrityViolationException violation) {
+        String message = String.valueOf(violation.getMostSpecificCause().getMessage());
+        for (var constraint : CONSTRAINTS.entrySet()) {
+            if (message.contains(constraint.getKey())) {
+                Problem problem = constraint.getValue();
+                return detail(
+                        HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
+            }
+        }
+        LOG.warn("A constraint without words for it: {}", message);
+        return detail(
+                HttpStatus.UNPROCESSABLE_ENTITY,
+                "That cannot be taken",
+                "It contradicts what is recorded already; nothing was changed.",
+                List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(RuntimeException failure) {
+        LOG.error("Unexpected", failure);
+        return detail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong here",
+                "It was not your input. Nothing was changed; the log says more.",
+                List.of());
+    }
+
+    @Override
+    protected org.springframework.http.ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status,
+            org.springframework.web.context.request.WebRequest request) {
+        String at = "";
+        if (unreadable.getCause() instanceof com.fasterxml.jackson.databind.JsonMappingException mapping) {
+            at = mapping.getPath().stream()
+                    .map(r -> r.getFieldName() == null ? "" + r.getIndex() : r.getFieldName())
+                    .reduce((a, b) -> a + "." + b)
+                    .orElse("");
+        }
+        String message = at.isEmpty()
+                ? "The request is not what is expected here."
+                : "The field " + at + " is missing or has a value that cannot be read.";
+        ProblemDetail detail = detail(
+                HttpStatus.BAD_REQUEST, "That cannot be read", message, List.of(new Problem(at, message)));
+        return handleExceptionInternal(unreadable, detail, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    @Override
+    protected org.springframework.http.ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException tooLarge,
+            org.springframework.http.HttpHeaders headers,
+            org.springframework.http.HttpStatusCode status,
+            org.springframework.web.context.request.WebRequest request) {
+        ProblemDetail detail = detail(
+                HttpStatus.PAYLOAD_TOO_LARGE,
+                "Too large",
+                "The file is larger than this shop takes here (2 MB for a job sheet).",
+                List.of());
+        return handleExceptionInternal(tooLarge, detail, headers, HttpStatus.PAYLOAD_TOO_LARGE, request);
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String title, String message, List<Problem> problems) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, String.valueOf(message));
+        detail.setTitle(title);
+        detail.setProperty("problems", problems);
+        return detail;
+    }
+}

@@ -1,0 +1,103 @@
+package galecrest.server.shop;
+
+import galecrest.server.NewId;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class ShopRepository {
+    private final JdbcClient db;
+
+    ShopRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    Optional<ShopController.ShopForm> find() {
+        return db.sql("select * from shop")
+                .query((row, n) -> new ShopController.ShopForm(
+                        row.getString("name"),
+                        row.getString("zone"),
+                        row.getDouble("at_risk_start"),
+                        row.getDouble("told_otherwise"),
+                        row.getDouble("car_in_bits"),
+                        row.getDouble("finish_day"),
+                        row.getInt("unknown_arrival_days"),
+                        row.getInt("version")))
+                .optional();
+    }
+
+    /** False where the version is not the one that is there. */
+    boolean save(ShopController.ShopForm form) {
+        return db.sql(
+                                """
+                                insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
+                                    unknown_arrival_days)
+                                values (:name, :zone, :risk, :told, :bits, :finish, :days)
+                                on conflict (id) do update
+                                set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
+                                    car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days
+                                where shop.version = :version""")
+                        .param("name", form.name().strip())
+                        .param("zone", form.zone())
+                        .param("risk", form.atRiskStart())
+                        .param("told", form.toldOtherwise())
+                        .param("bits", form.carInBits())
+                        .param("finish", form.finishDay())
+                        .param("days", form.unknownArrivalDays())
+                        .param("version", form.version())
+                        .update()
+                > 0;
+    }
+
+    Optional<String> stationName(String id) {
+        return db.sql("select name from station where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+
+    void insertStation(String id, ShopController.StationForm form) {
+        db.sql(
+                        """
+                        insert into station (id, name, kind, position)
+                        values (:id, :name, :kind, (select coalesce(max(position), 0) + 1 from station))""")
+                .param("id", id)
+                .param("name", form.name().strip())
+                .param("kind", form.kind().strip())
+                .update();
+        insertClosures(id, form);
+    }
+
+    boolean updateStation(String id, ShopController.StationForm form) {
+        int rows = db.sql("update station set name = :name, kind = :kind where id = :id and version = :version")
+                .param("id", id)
+                .param("name", form.name().strip())
+                .param("kind", form.kind().strip())
+                .param("version", form.version())
+                .update();
+        if (rows > 0) {
+            db.sql("delete from station_closure where station_id = :id")
+                    .param("id", id)
+                    .update();
+            insertClosures(id, form);
+        }
+        return rows > 0;
+    }
+
+    private void insertClosures(String id, ShopController.StationForm form) {
+        for (var closure : form.closures()) {
+            db.sql("insert into station_closure values (:id, :station, :from, :to, :reason)")
+                    .param("id", NewId.next())
+                    .param("station", id)
+                    .param("from", closure.from())
+                    .param("to", closure.to())
+                    .param("reason", closure.reason())
+                    .update();
+        }
+    }
+
+    void deleteStation(String id) {
+        db.sql("delete from station where id = :id").param("id", id).update();
+    }
+}
