@@ -56,12 +56,11 @@ final class DemoCars {
     private void veskTeamCar() {
         String car = shop.build("8", "Vesk coupe", Body.COUPE, "team car", "four hours", 2);
         List<String> works = shop.work(car, "engine-swap", "nut-and-bolt-week");
-        done(works, 0, 6);
-        record.done(works.get(7), hoursAgo(26));
+        done(works, 0, 8);
         record.done(works.get(11), hoursAgo(28));
         String flange = record.part(
-                car, "coated exhaust flange", "SHIPPED", "Harbour Coatings", "184.00", DemoShop.at(shop.saturday(1).minusDays(2), 12), 45);
-        record.needs(flange, works.get(6));
+                car, "coated exhaust flange", "SHIPPED", "Harbour Coatings", "184.00", DemoShop.at(shop.saturday(1).minusDays(3), 12), 45);
+        record.needs(flange, works.get(8));
         String hose = record.part(
                 car, "oil cooler hoses, −10", "ORDERED", "Slip Hose & Fittings", "96.40", DemoShop.at(shop.workday(2), 11), 15);
         record.needs(hose, works.get(10));

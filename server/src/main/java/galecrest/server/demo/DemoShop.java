@@ -20,8 +20,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Profile;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -35,7 +34,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @Profile("demo")
-class DemoShop implements ApplicationRunner {
+class DemoShop implements SmartInitializingSingleton {
     static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
     private static final String PASSWORD = "brackwater";
 
@@ -80,7 +79,7 @@ class DemoShop implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         if (!record.isEmpty()) {
             return;
         }

@@ -1,0 +1,56 @@
+import { Loader } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
+import { Navigate, Route, Routes } from 'react-router'
+import { LogIn } from './access/LogIn'
+import { BoardContext, useBoardQuery } from './api/board'
+import { client, dataOf, type Schemas } from './api/client'
+import { BuildRoom } from './build/BuildRoom'
+import { MyDay } from './day/MyDay'
+import { Runway } from './runway/Runway'
+import { ShopRoom } from './shop/ShopRoom'
+import { Frame } from './ui/Frame'
+import { Nothing } from './ui/Nothing'
+import { Walkround } from './walkround/Walkround'
+
+/** The log-in, or the rooms of who is signed in. */
+export function App() {
+  const me = useQuery({ queryKey: ['me'], queryFn: () => dataOf(client.GET('/api/me')), staleTime: Infinity })
+  if (me.isPending) return <Waiting />
+  if (me.isError)
+    return <Nothing title="The server cannot be reached" text="It may be starting. This page tries again." />
+  return me.data.account ? <Rooms account={me.data.account} /> : <LogIn demo={me.data.demoLogins} />
+}
+
+function Waiting() {
+  return (
+    <div style={{ display: 'grid', placeItems: 'center', height: '100vh' }}>
+      <Loader aria-label="Loading" />
+    </div>
+  )
+}
+
+function Rooms({ account }: { account: Schemas['Account'] }) {
+  const board = useBoardQuery()
+  if (!board.data) {
+    return board.isError ? (
+      <Nothing title="The shop cannot be read" text={board.error.message} />
+    ) : (
+      <Waiting />
+    )
+  }
+  const hand = account.role === 'HAND'
+  return (
+    <BoardContext value={board.data}>
+      <Frame account={account}>
+        <Routes>
+          <Route path="/day" element={<MyDay account={account} />} />
+          <Route path="/walk" element={<Walkround account={account} />} />
+          <Route path="/runway" element={<Runway account={account} />} />
+          <Route path="/build/:id?" element={<BuildRoom account={account} />} />
+          <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
+          <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />
+        </Routes>
+      </Frame>
+    </BoardContext>
+  )
+}

@@ -1,0 +1,71 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { createContext, useCallback, useContext, useMemo } from 'react'
+import { client, dataOf, type Schemas } from './client'
+
+export type Board = Schemas['Board']
+export type Car = Schemas['Car']
+export type Work = Schemas['WorkView']
+export type Part = Schemas['PartView']
+export type Commitment = Schemas['CommitmentView']
+export type Person = Schemas['PersonView']
+export type Station = Schemas['StationView']
+export type Vendor = Schemas['VendorView']
+export type Pin = Schemas['PinView']
+export type Tag = NonNullable<Schemas['PlacedView']['tag']>
+
+/** The board with its parts by id. */
+export interface Indexed {
+  board: Board
+  car: Map<string, Car>
+  work: Map<string, Work>
+  person: Map<string, Person>
+  station: Map<string, Station>
+  vendor: Map<string, Vendor>
+  commitment: Map<string, Commitment>
+  part: Map<string, Part>
+}
+
+const byId = <T extends { id: string }>(things: T[]) => new Map(things.map((t) => [t.id, t]))
+
+function indexed(board: Board): Indexed {
+  return {
+    board,
+    car: byId(board.cars),
+    work: byId(board.works),
+    person: byId(board.people),
+    station: byId(board.stations),
+    vendor: byId(board.vendors),
+    commitment: byId(board.commitments),
+    part: byId(board.parts),
+  }
+}
+
+const BOARD = ['board']
+/** The plan moves on with the clock, in steps of five minutes. */
+const REFETCH_MILLIS = 60_000
+
+/** The board as it is now; refetched when the server says that something changed. */
+export function useBoardQuery() {
+  const query = useQuery({
+    queryKey: BOARD,
+    queryFn: () => dataOf(client.GET('/api/board')),
+    refetchInterval: REFETCH_MILLIS,
+  })
+  const data = useMemo(() => (query.data ? indexed(query.data) : undefined), [query.data])
+  return { ...query, data }
+}
+
+/** Fetches the board and what hangs on it anew. */
+export function useRefresh() {
+  const queries = useQueryClient()
+  return useCallback(() => queries.invalidateQueries(), [queries])
+}
+
+export const BoardContext = createContext<Indexed | undefined>(undefined)
+
+/** The board, within a room. */
+export function useBoard(): Indexed {
+  const board = useContext(BoardContext)
+  if (!board) throw new Error('There is no board here.')
+  return board
+}

@@ -1,0 +1,53 @@
+import { useEffect, useRef, useState } from 'react'
+
+/** What every screen hears of a change. */
+export interface LiveChange {
+  change: number
+  at: string
+  actor: string
+  summary: string
+  moved: number
+  margins: string[]
+  toTell: string[]
+}
+
+/** A closed connection is opened again after this long. */
+const RETRY_MILLIS = 1_000
+
+/** Listens to changes; heals by itself. Returns whether the connection stands. */
+export function useLive(onChange: (change: LiveChange) => void, onBack: () => void): boolean {
+  const [connected, setConnected] = useState(true)
+  const change = useRef(onChange)
+  const back = useRef(onBack)
+  useEffect(() => {
+    change.current = onChange
+    back.current = onBack
+  })
+  useEffect(() => {
+    let source: EventSource | undefined
+    let timer: number | undefined
+    let lost = false
+    const open = () => {
+      source = new EventSource('/api/live')
+      source.addEventListener('hello', () => {
+        setConnected(true)
+        if (lost) back.current()
+        lost = false
+      })
+      source.addEventListener('change', (event) =>
+        change.current(JSON.parse((event as MessageEvent<string>).data) as LiveChange),
+      )
+      source.onerror = () => {
+        lost = true
+        setConnected(false)
+        if (source?.readyState === EventSource.CLOSED) timer = window.setTimeout(open, RETRY_MILLIS)
+      }
+    }
+    open()
+    return () => {
+      source?.close()
+      window.clearTimeout(timer)
+    }
+  }, [])
+  return connected
+}

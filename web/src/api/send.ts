@@ -1,0 +1,39 @@
+import { notifications } from '@mantine/notifications'
+import { useCallback, useState } from 'react'
+import { useRefresh } from './board'
+import { ProblemError } from './client'
+
+/** Sends a change; shows what went wrong, at the fields where the form gives a place for it. */
+export function useSend() {
+  const refresh = useRefresh()
+  const [busy, setBusy] = useState(false)
+  const send = useCallback(
+    async <T>(
+      change: () => Promise<T>,
+      onProblem?: (problem: ProblemError) => boolean,
+    ): Promise<T | undefined> => {
+      setBusy(true)
+      try {
+        const result = await change()
+        await refresh()
+        return result
+      } catch (error) {
+        const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
+        if (!onProblem?.(problem)) {
+          notifications.show({ title: 'Not done', message: problem.message, color: 'hot', autoClose: 9000 })
+        }
+        return undefined
+      } finally {
+        setBusy(false)
+      }
+    },
+    [refresh],
+  )
+  return { send, busy }
+}
+
+/** Puts problems on a form's fields; true where each found one. */
+export function atFields(problem: ProblemError, setError: (field: string, message: string) => void): boolean {
+  problem.problems.forEach((p) => setError(p.field, p.message))
+  return problem.problems.length > 0
+}

@@ -1,0 +1,238 @@
+import { Button, Menu } from '@mantine/core'
+import { useMemo, useState } from 'react'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { type Car, useBoard, type Work } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+import { CarOutline, type ZoneName } from '../ui/CarOutline'
+import { Nothing } from '../ui/Nothing'
+import { word } from '../ui/say'
+import { CarForm } from './CarForm'
+import { Dates } from './Dates'
+import { ImportSheet } from './ImportSheet'
+import { JobDrawer } from './JobDrawer'
+import { JobTable } from './JobTable'
+import { NewBuild } from './NewBuild'
+import { OutworkDrawer } from './OutworkDrawer'
+import { OutworkList } from './OutworkList'
+import { Parts } from './Parts'
+
+/** One car: its stages and jobs, by zone on the car from above; dates, parts, outside work. */
+export function BuildRoom({ account }: { account: Schemas['Account'] }) {
+  const { board, car: cars, work } = useBoard()
+  const { id } = useParams()
+  const [search, setSearch] = useSearchParams()
+  const navigate = useNavigate()
+  const [zone, setZone] = useState<ZoneName>()
+  const [adding, setAdding] = useState<'job' | 'outwork'>()
+  const [importing, setImporting] = useState(false)
+  const [editing, setEditing] = useState(false)
+  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
+  const changes = account.role !== 'HAND'
+  const close = () => {
+    setAdding(undefined)
+    setSearch({}, { replace: true })
+  }
+  const picked = work.get(search.get('work') ?? '')
+  const newBuild = search.has('new') && account.role === 'MANAGER'
+  const header = (
+    <Picker
+      car={car}
+      account={account}
+      onPick={(c) => navigate(`/build/${c}`)}
+      onNew={() => setSearch({ new: '' })}
+    />
+  )
+  if (!car) {
+    return (
+      <>
+        <div className="room-head">
+          <h1>Build</h1>
+          {header}
+        </div>
+        <Nothing
+          title={id ? 'There is no such build (any more)' : 'No builds yet'}
+          text="Take a car in: a template gives its stages and jobs, a date says when it must be ready."
+        />
+        {newBuild && <NewBuild onClose={close} onDone={(made) => navigate(`/build/${made}`)} />}
+      </>
+    )
+  }
+  return (
+    <>
+      <div className="room-head">
+        <span className="number" style={{ fontSize: 30 }}>
+          {car.number || '—'}
+        </span>
+        <h1>{car.name}</h1>
+        <span className="soft">
+          {car.discipline} · {car.customer} · {car.done} of {car.total} done
+        </span>
+        <span style={{ marginLeft: 'auto', display: 'flex', gap: 6 }} className="no-print">
+          {header}
+          {changes && (
+            <>
+              <Button size="compact-sm" onClick={() => setAdding('job')}>
+                Add a job
+              </Button>
+              <Menu position="bottom-end">
+                <Menu.Target>
+                  <Button size="compact-sm" variant="default">
+                    More
+                  </Button>
+                </Menu.Target>
+                <Menu.Dropdown>
+                  <Menu.Item onClick={() => setAdding('outwork')}>Add outside work</Menu.Item>
+                  <Menu.Item onClick={() => setImporting(true)}>Import a job sheet (CSV)</Menu.Item>
+                  <Menu.Item component="a" href={`/api/builds/${car.id}/jobs.csv`}>
+                    Export the job sheet (CSV)
+                  </Menu.Item>
+                  <Menu.Item onClick={() => window.print()}>Print</Menu.Item>
+                  {account.role === 'MANAGER' && (
+                    <Menu.Item onClick={() => setEditing(true)}>Change or remove the car</Menu.Item>
+                  )}
+                </Menu.Dropdown>
+              </Menu>
+            </>
+          )}
+        </span>
+      </div>
+      <div
+        style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 380px', gap: 14, alignItems: 'start' }}
+      >
+        <section aria-label="Jobs">
+          <ZonePlan
+            car={car}
+            works={board.works}
+            zone={zone}
+            onZone={(z) => setZone(z === zone ? undefined : z)}
+          />
+          <JobTable car={car} zone={zone} onPick={(w) => setSearch({ work: w }, { replace: true })} />
+        </section>
+        <div style={{ display: 'grid', gap: 12 }}>
+          <Dates car={car} changes={changes} />
+          <Parts car={car} changes={changes} picked={search.get('part') ?? undefined} />
+          <OutworkList
+            car={car}
+            changes={changes}
+            onPick={(w) => setSearch({ work: w }, { replace: true })}
+          />
+        </div>
+      </div>
+      {(adding === 'job' || picked?.kind === 'JOB') && (
+        <JobDrawer
+          key={picked?.id ?? 'new'}
+          car={car}
+          work={adding ? undefined : picked}
+          account={account}
+          onClose={close}
+        />
+      )}
+      {(adding === 'outwork' || picked?.kind === 'OUTWORK') && (
+        <OutworkDrawer
+          key={picked?.id ?? 'new'}
+          car={car}
+          work={adding ? undefined : picked}
+          account={account}
+          onClose={close}
+        />
+      )}
+      {importing && <ImportSheet car={car} onClose={() => setImporting(false)} />}
+      {editing && (
+        <CarForm car={car} onClose={() => setEditing(false)} onRemoved={() => navigate('/build')} />
+      )}
+      {newBuild && <NewBuild onClose={close} onDone={(made) => navigate(`/build/${made}`)} />}
+    </>
+  )
+}
+
+interface PickerProps {
+  car?: Car
+  account: Schemas['Account']
+  onPick: (car: string) => void
+  onNew: () => void
+}
+
+function Picker({ car, account, onPick, onNew }: PickerProps) {
+  const { board } = useBoard()
+  return (
+    <>
+      <select
+        aria-label="Car"
+        value={car?.id ?? ''}
+        onChange={(e) => onPick(e.currentTarget.value)}
+        style={{
+          font: 'inherit',
+          background: 'var(--card)',
+          color: 'inherit',
+          border: '1.5px solid var(--line)',
+          padding: '1px 4px',
+        }}
+      >
+        {!car && <option value="">which car?</option>}
+        {board.cars.map((c) => (
+          <option key={c.id} value={c.id}>
+            {`${c.number} ${c.name}`.trim()}
+          </option>
+        ))}
+      </select>
+      {account.role === 'MANAGER' && (
+        <Button size="compact-sm" variant="default" onClick={onNew}>
+          New build
+        </Button>
+      )}
+    </>
+  )
+}
+
+interface PlanProps {
+  car: Car
+  works: Work[]
+  zone?: ZoneName
+  onZone: (zone: ZoneName) => void
+}
+
+function ZonePlan({ car, works, zone, onZone }: PlanProps) {
+  const { send } = useSend()
+  const open = useMemo(
+    () => works.filter((w) => w.buildId === car.id && w.status !== 'DONE'),
+    [works, car.id],
+  )
+  const counts = new Map<string, number>()
+  open.forEach((w) => w.job?.onCar && counts.set(w.job.zone, (counts.get(w.job.zone) ?? 0) + 1))
+  const busy = new Set(
+    open.filter((w) => w.status === 'STARTED' && !w.hold && w.job?.onCar).map((w) => w.job!.zone as string),
+  )
+  return (
+    <div style={{ display: 'flex', gap: 18, alignItems: 'center', marginBottom: 8 }}>
+      <CarOutline body={car.body} busy={busy} counts={counts} picked={zone} onPick={onZone} width={230} />
+      <div className="small soft" style={{ maxWidth: 360 }}>
+        {zone
+          ? `Only the ${word(zone)} is listed; click it again for all.`
+          : 'Open jobs by zone. Click a zone to see its jobs alone.'}
+        {car.forNow.length > 0 && (
+          <div style={{ color: 'var(--ink)' }}>
+            <b>Fitted for now:</b>{' '}
+            {car.forNow.map((f) => (
+              <span key={f.id}>
+                {f.what} (before {word(f.gate)}){' '}
+                <button
+                  className="link"
+                  onClick={() =>
+                    void send(() =>
+                      dataOf(
+                        client.POST('/api/fitted-for-now/{id}/made-good', { params: { path: { id: f.id } } }),
+                      ),
+                    )
+                  }
+                >
+                  made good
+                </button>{' '}
+              </span>
+            ))}
+          </div>
+        )}
+      </div>
+    </div>
+  )
+}

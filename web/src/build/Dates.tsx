@@ -1,0 +1,141 @@
+import { Button, Modal, NumberInput, Select, TextInput } from '@mantine/core'
+import { useForm } from '@mantine/form'
+import { useState } from 'react'
+import { type Car, type Commitment, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { atFields, useSend } from '../api/send'
+import { MarginMark } from '../ui/MarginMark'
+import { away, instantOf, localOf, when } from '../ui/say'
+import { GATES } from './choices'
+
+/** What was promised of a car, and what the plan makes of it. */
+export function Dates({ car, changes }: { car: Car; changes: boolean }) {
+  const { board } = useBoard()
+  const [editing, setEditing] = useState<Commitment | 'new'>()
+  const dates = board.commitments.filter((c) => c.buildId === car.id)
+  return (
+    <section className="panel" aria-label="Dates">
+      <h2>
+        Dates
+        {changes && (
+          <Button
+            size="compact-xs"
+            variant="default"
+            style={{ float: 'right' }}
+            onClick={() => setEditing('new')}
+          >
+            Add
+          </Button>
+        )}
+      </h2>
+      {dates.length === 0 && <span className="soft small">Nothing promised yet.</span>}
+      {dates.map((c) => (
+        <div key={c.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }}>
+          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+            {changes ? (
+              <button className="link strong" onClick={() => setEditing(c)}>
+                {c.name}
+              </button>
+            ) : (
+              <b>{c.name}</b>
+            )}
+            <span className="soft small" title={c.due}>
+              {when(c.due, board.now, board.zone)}, {away(c.due, board.now, board.zone)}
+            </span>
+          </div>
+          <MarginMark minutes={c.marginMinutes} />
+          <div className="small soft">{c.sentence}</div>
+        </div>
+      ))}
+      {editing && (
+        <DateForm
+          car={car}
+          date={editing === 'new' ? undefined : editing}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </section>
+  )
+}
+
+function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose: () => void }) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const form = useForm({
+    initialValues: {
+      name: date?.name ?? '',
+      kind: date?.kind ?? ('PROMISE' as Commitment['kind']),
+      due: localOf(date?.due, board.zone),
+      gate: date?.gate ?? ('EVENT' as Commitment['gate']),
+      weight: date?.weight ?? 1,
+    },
+  })
+  const save = async (values: typeof form.values) => {
+    const due = instantOf(values.due, board.zone)
+    if (!due) {
+      form.setFieldError('due', 'Say the day and the hour.')
+      return
+    }
+    const body: Schemas['CommitmentForm'] = { ...values, due, buildId: car.id, version: date?.version ?? 0 }
+    const done = await send(
+      async () => {
+        if (date)
+          await dataOf(client.PUT('/api/commitments/{id}', { params: { path: { id: date.id } }, body }))
+        else await dataOf(client.POST('/api/commitments', { body }))
+        return true
+      },
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) onClose()
+  }
+  return (
+    <Modal opened onClose={onClose} title={date ? date.name : `A date for ${car.name}`}>
+      <form onSubmit={form.onSubmit((v) => void save(v))}>
+        <TextInput label="What for" placeholder="hill climb, hand-over" {...form.getInputProps('name')} />
+        <Select
+          label="Kind"
+          mt="sm"
+          allowDeselect={false}
+          data={[
+            { value: 'EVENT', label: 'event: hard' },
+            { value: 'SLOT', label: 'paid slot: hard' },
+            { value: 'PROMISE', label: 'promise: soft' },
+          ]}
+          {...form.getInputProps('kind')}
+        />
+        <TextInput label="Due" mt="sm" type="datetime-local" {...form.getInputProps('due')} />
+        <Select
+          label="All essential work up to the gate"
+          mt="sm"
+          allowDeselect={false}
+          data={GATES}
+          {...form.getInputProps('gate')}
+        />
+        <NumberInput
+          label="Weight against other dates"
+          mt="sm"
+          min={0}
+          step={0.5}
+          {...form.getInputProps('weight')}
+        />
+        <div style={{ display: 'flex', gap: 8, marginTop: 16 }}>
+          <Button type="submit" loading={busy}>
+            Save
+          </Button>
+          {date && (
+            <Button
+              variant="default"
+              onClick={() =>
+                void send(() =>
+                  dataOf(client.DELETE('/api/commitments/{id}', { params: { path: { id: date.id } } })),
+                ).then(onClose)
+              }
+            >
+              Take back
+            </Button>
+          )}
+        </div>
+      </form>
+    </Modal>
+  )
+}

@@ -1,0 +1,70 @@
+import { Button, Group, Select, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { type Tag, useBoard, type Work } from '../api/board'
+import { client, dataOf } from '../api/client'
+import { useSend } from '../api/send'
+import { instantOf } from '../ui/say'
+
+const TAGS: Tag[] = ['PART', 'OUT', 'HANDS', 'STATION', 'ZONE', 'CURE', 'DECIDE', 'AFTER', 'SAFETY']
+
+/** Says that a job cannot go on, why, and when it is expected to be free. */
+export function HoldForm({ work, onClose }: { work: Work; onClose: () => void }) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const [reason, setReason] = useState<Tag>('PART')
+  const [note, setNote] = useState('')
+  const [until, setUntil] = useState('')
+  const [error, setError] = useState<string>()
+  const hold = async () => {
+    const done = await send(
+      async () => {
+        await dataOf(
+          client.POST('/api/works/{id}/hold', {
+            params: { path: { id: work.id } },
+            body: { reason, note, until: until ? instantOf(until, board.zone) : undefined },
+          }),
+        )
+        return true
+      },
+      (problem) => {
+        setError(problem.message)
+        return true
+      },
+    )
+    if (done) onClose()
+  }
+  return (
+    <div className="panel" style={{ marginTop: 8 }}>
+      <Group grow align="start">
+        <Select
+          label="Held by"
+          data={TAGS}
+          value={reason}
+          allowDeselect={false}
+          onChange={(v) => setReason((v ?? 'PART') as Tag)}
+        />
+        <TextInput
+          label="Free again about"
+          type="datetime-local"
+          value={until}
+          onChange={(e) => setUntil(e.currentTarget.value)}
+        />
+      </Group>
+      <TextInput
+        label="What exactly"
+        mt={6}
+        value={note}
+        error={error}
+        onChange={(e) => setNote(e.currentTarget.value)}
+      />
+      <Group mt={8} gap={8}>
+        <Button size="compact-sm" loading={busy} onClick={() => void hold()}>
+          Hold it
+        </Button>
+        <Button size="compact-sm" variant="default" onClick={onClose}>
+          Never mind
+        </Button>
+      </Group>
+    </div>
+  )
+}

@@ -1,0 +1,114 @@
+import { type Car, useBoard, type Work } from '../api/board'
+import { Nothing } from '../ui/Nothing'
+import { PaperTag } from '../ui/PaperTag'
+import { when, word, work as length } from '../ui/say'
+
+interface Props {
+  car: Car
+  zone?: string
+  onPick: (work: string) => void
+}
+
+/** The jobs of a car by stage, in the order of the plan, done ones folded into a count. */
+export function JobTable({ car, zone, onPick }: Props) {
+  const { board } = useBoard()
+  const mine = board.works.filter(
+    (w) => w.buildId === car.id && w.kind !== 'OUTWORK' && (!zone || w.job?.zone === zone),
+  )
+  const stages = [...car.stages.map((s) => s.name), undefined]
+  if (mine.length === 0)
+    return (
+      <Nothing
+        title={zone ? 'No jobs in this zone' : 'No jobs yet'}
+        text="Add one, import a job sheet, or capture it on the walk."
+      />
+    )
+  return (
+    <table className="plain">
+      <thead>
+        <tr>
+          <th>Job</th>
+          <th>Zone</th>
+          <th>Hands</th>
+          <th className="right">Likely</th>
+          <th>When</th>
+          <th>State</th>
+        </tr>
+      </thead>
+      {stages.map((stage) => {
+        const works = mine.filter((w) => w.stage === stage)
+        if (works.length === 0) return null
+        const open = works.filter((w) => w.status !== 'DONE').sort(byStart)
+        const done = works.length - open.length
+        return (
+          <tbody key={stage ?? 'none'}>
+            <tr>
+              <td colSpan={6} style={{ paddingTop: 12, borderBottom: '1.5px solid var(--line)' }}>
+                <b>{stage ?? 'Without a stage'}</b>{' '}
+                <span className="soft small">
+                  {done} of {works.length} done
+                </span>
+              </td>
+            </tr>
+            {open.map((w) => (
+              <Row key={w.id} work={w} onPick={onPick} />
+            ))}
+          </tbody>
+        )
+      })}
+    </table>
+  )
+}
+
+function byStart(a: Work, b: Work): number {
+  return (a.placed?.start ?? '9').localeCompare(b.placed?.start ?? '9')
+}
+
+function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
+  const { board, person } = useBoard()
+  const p = work.placed
+  const pinned = board.pins.some((pin) => pin.workId === work.id)
+  return (
+    <tr className="pick" onClick={() => onPick(work.id)}>
+      <td>
+        <button className="link" onClick={() => onPick(work.id)}>
+          {work.name}
+        </button>
+        {!work.essential && <span className="soft small"> can follow</span>}
+        {work.job?.finding && <span className="hot small"> finding</span>}
+        {pinned && <span className="small"> pinned</span>}
+      </td>
+      <td className="small">
+        {work.job?.wholeCar ? 'whole car' : work.job?.onCar ? word(work.job.zone) : 'off the car'}
+      </td>
+      <td className="small">
+        {p
+          ? p.crew.map((c) => person.get(c)?.name).join(' + ')
+          : work.job?.crew.map((c) => c.skill).join(' + ')}
+      </td>
+      <td className="right small" style={{ whiteSpace: 'nowrap' }}>
+        {work.job ? length(work.job.likelyMinutes) : `${work.runningIn?.distanceKm} km`}
+      </td>
+      <td className="small" style={{ whiteSpace: 'nowrap' }}>
+        {p ? when(p.start, board.now, board.zone) : '—'}
+      </td>
+      <td style={{ maxWidth: 190 }}>
+        <State work={work} />
+      </td>
+    </tr>
+  )
+}
+
+function State({ work }: { work: Work }) {
+  const { board } = useBoard()
+  if (work.cannot) return <span className="hot small">cannot be planned: {work.cannot}</span>
+  if (work.hold) return <PaperTag tag={work.hold.reason} said={work.hold.note} />
+  if (work.status === 'STARTED')
+    return (
+      <span className="quiet strong small">going on, {length(work.job?.remainingMinutes ?? 0)} to go</span>
+    )
+  if (work.placed?.tag && work.placed.tag !== 'AFTER' && work.placed.start > board.now) {
+    return <PaperTag tag={work.placed.tag} said={work.placed.said} />
+  }
+  return <span className="soft small">{work.placed?.tag === 'AFTER' ? 'in its order' : 'free to start'}</span>
+}

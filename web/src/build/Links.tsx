@@ -1,0 +1,129 @@
+import { Button, Group, NumberInput, Select } from '@mantine/core'
+import { useState } from 'react'
+import { useBoard, type Work } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+import { work as length } from '../ui/say'
+
+type Type = Schemas['LinkForm']['type']
+
+const TYPES: { value: Type; label: string }[] = [
+  { value: 'FINISH_START', label: 'starts after its finish' },
+  { value: 'START_START', label: 'starts after its start' },
+  { value: 'FINISH_FINISH', label: 'ends after its finish' },
+]
+
+/** What a job waits for and what waits for it; ties and unties. */
+export function Links({ work, changes }: { work: Work; changes: boolean }) {
+  const { board, work: works } = useBoard()
+  const { send, busy } = useSend()
+  const [first, setFirst] = useState<string | null>(null)
+  const [type, setType] = useState<Type>('FINISH_START')
+  const [lag, setLag] = useState<number | string>(0)
+  const [risk, setRisk] = useState<number | string>('')
+  const [error, setError] = useState<string>()
+  const before = board.links.filter((l) => l.thenId === work.id)
+  const after = board.links.filter((l) => l.firstId === work.id)
+  const tie = async () => {
+    if (!first) {
+      setError('Say which job.')
+      return
+    }
+    const chance = risk === '' ? undefined : Number(risk) / 100
+    const done = await send(
+      () =>
+        dataOf(
+          client.POST('/api/links', {
+            body: {
+              firstId: first,
+              thenId: work.id,
+              type,
+              lagMinutes: Number(lag) || 0,
+              lagWorking: false,
+              riskChance: chance,
+              riskReworkMinutes: chance === undefined ? undefined : 60,
+            },
+          }),
+        ),
+      (problem) => {
+        setError(problem.message)
+        return true
+      },
+    )
+    if (done) setFirst(null)
+  }
+  const line = (id: string, of: string, l: (typeof before)[number]) => (
+    <div key={id} className="small">
+      {works.get(of)?.name}
+      <span className="soft">
+        {' '}
+        {l.type !== 'FINISH_START' && TYPES.find((t) => t.value === l.type)?.label}
+        {l.lagMinutes > 0 && ` +${length(l.lagMinutes)}`}
+        {l.riskChance !== undefined &&
+          ` at risk ${Math.round(l.riskChance * 100)} %${l.usedAtRisk ? ', used by the plan' : ''}`}
+      </span>{' '}
+      {changes && (
+        <button
+          className="link"
+          onClick={() =>
+            void send(() => dataOf(client.DELETE('/api/links/{id}', { params: { path: { id } } })))
+          }
+        >
+          untie
+        </button>
+      )}
+    </div>
+  )
+  const options = board.works
+    .filter((w) => w.buildId === work.buildId && w.id !== work.id)
+    .map((w) => ({ value: w.id, label: w.name + (w.status === 'DONE' ? ' (done)' : '') }))
+  return (
+    <section
+      aria-label="Links"
+      style={{ marginTop: 16, borderTop: '1.5px solid var(--line)', paddingTop: 10 }}
+    >
+      <b>Waits for</b>
+      {before.length === 0 && <div className="soft small">nothing</div>}
+      {before.map((l) => line(l.id, l.firstId, l))}
+      <b>Before</b>
+      {after.length === 0 && <div className="soft small">nothing</div>}
+      {after.map((l) => line(l.id, l.thenId, l))}
+      {changes && (
+        <div style={{ marginTop: 8 }}>
+          <Select
+            label="It also waits for"
+            searchable
+            data={options}
+            value={first}
+            error={error}
+            onChange={(v) => {
+              setFirst(v)
+              setError(undefined)
+            }}
+          />
+          <Group grow mt={6} align="end">
+            <Select
+              aria-label="How"
+              data={TYPES}
+              value={type}
+              allowDeselect={false}
+              onChange={(v) => setType((v ?? 'FINISH_START') as Type)}
+            />
+            <NumberInput label="Lag, min" min={0} value={lag} onChange={setLag} />
+            <NumberInput
+              label="At risk, %"
+              placeholder="no"
+              min={0}
+              max={100}
+              value={risk}
+              onChange={setRisk}
+            />
+          </Group>
+          <Button size="compact-sm" variant="default" mt={8} loading={busy} onClick={() => void tie()}>
+            Tie
+          </Button>
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,130 @@
+import { Button, Checkbox, Drawer, Group, NumberInput, Select, TextInput } from '@mantine/core'
+import { useForm } from '@mantine/form'
+import { type Car, useBoard, type Work } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { atFields, useSend } from '../api/send'
+import { Pins } from '../ui/Pins'
+import { instantOf, localOf } from '../ui/say'
+import { GATES } from './choices'
+import { Links } from './Links'
+
+interface Props {
+  car: Car
+  work?: Work
+  account: Schemas['Account']
+  onClose: () => void
+}
+
+/** Work that another firm does: where, by slot or queue, how long, on the car or a part of it. */
+export function OutworkDrawer({ car, work, account, onClose }: Props) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const changes = account.role !== 'HAND'
+  const o = work?.outwork
+  const form = useForm({
+    initialValues: {
+      name: work?.name ?? '',
+      vendorId: o?.vendorId ?? board.vendors[0]?.id ?? '',
+      wholeCar: o?.wholeCar ?? false,
+      outMinutes: o?.outMinutes ?? 30,
+      slotFrom: localOf(o?.slotFrom, board.zone),
+      slotTo: localOf(o?.slotTo, board.zone),
+      lowDays: o?.lowDays ?? 2,
+      likelyDays: o?.likelyDays ?? 3,
+      highDays: o?.highDays ?? 5,
+      backMinutes: o?.backMinutes ?? 30,
+      inspectionMinutes: o?.inspectionMinutes ?? 30,
+      gate: work?.gate ?? ('EVENT' as Schemas['OutworkForm']['gate']),
+      essential: work?.essential ?? true,
+      notBefore: localOf(work?.notBefore, board.zone),
+    },
+  })
+  const save = async (v: typeof form.values) => {
+    const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
+    const body: Schemas['OutworkForm'] = {
+      ...v,
+      buildId: car.id,
+      stage: work?.stage,
+      slotFrom: at(v.slotFrom),
+      slotTo: at(v.slotTo),
+      notBefore: at(v.notBefore),
+      after: [],
+      version: work?.version ?? 0,
+    }
+    const done = await send(
+      async () => {
+        if (work) await dataOf(client.PUT('/api/outwork/{id}', { params: { path: { id: work.id } }, body }))
+        else await dataOf(client.POST('/api/outwork', { body }))
+        return true
+      },
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) onClose()
+  }
+  return (
+    <Drawer
+      opened
+      onClose={onClose}
+      position="right"
+      size={470}
+      title={work ? work.name : `Outside work for the ${car.name}`}
+    >
+      {work?.placed && <p style={{ margin: 0 }}>No sooner: {work.placed.said}.</p>}
+      {work && <Pins work={work} canPin={account.role === 'MANAGER'} />}
+      <form onSubmit={form.onSubmit((v) => void save(v))}>
+        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+          <TextInput label="What" data-autofocus {...form.getInputProps('name')} />
+          <Select
+            label="Vendor"
+            mt={8}
+            allowDeselect={false}
+            data={board.vendors.map((v) => ({ value: v.id, label: `${v.name}, ${v.trade}` }))}
+            {...form.getInputProps('vendorId')}
+          />
+          <Group mt={10}>
+            <Checkbox label="the whole car goes" {...form.getInputProps('wholeCar', { type: 'checkbox' })} />
+            <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />
+          </Group>
+          <Group grow mt={8} align="start">
+            <TextInput label="Booked slot from" type="datetime-local" {...form.getInputProps('slotFrom')} />
+            <TextInput label="to" type="datetime-local" {...form.getInputProps('slotTo')} />
+          </Group>
+          <Group grow mt={8} align="start">
+            <NumberInput label="Else low, days" {...form.getInputProps('lowDays')} />
+            <NumberInput label="likely" {...form.getInputProps('likelyDays')} />
+            <NumberInput label="high" {...form.getInputProps('highDays')} />
+          </Group>
+          <Group grow mt={8} align="start">
+            <NumberInput label="Way out, min" {...form.getInputProps('outMinutes')} />
+            <NumberInput label="Way back, min" {...form.getInputProps('backMinutes')} />
+            <NumberInput label="Look over, min" {...form.getInputProps('inspectionMinutes')} />
+          </Group>
+          <Group grow mt={8} align="start">
+            <Select label="Gate" allowDeselect={false} data={GATES} {...form.getInputProps('gate')} />
+            <TextInput label="Not before" type="datetime-local" {...form.getInputProps('notBefore')} />
+          </Group>
+          {changes && (
+            <Group mt={14} gap={8}>
+              <Button type="submit" loading={busy}>
+                Save
+              </Button>
+              {work && (
+                <Button
+                  variant="default"
+                  onClick={() =>
+                    void send(() =>
+                      dataOf(client.DELETE('/api/works/{id}', { params: { path: { id: work.id } } })),
+                    ).then(onClose)
+                  }
+                >
+                  Remove
+                </Button>
+              )}
+            </Group>
+          )}
+        </fieldset>
+      </form>
+      {work && <Links work={work} changes={changes} />}
+    </Drawer>
+  )
+}

@@ -1,0 +1,207 @@
+import { Button, Group, Modal, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core'
+import { useForm } from '@mantine/form'
+import { useState } from 'react'
+import { type Car, type Part, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { atFields, useSend } from '../api/send'
+import { instantOf, localOf, when, word } from '../ui/say'
+import { STATES } from './choices'
+
+interface Props {
+  car: Car
+  changes: boolean
+  picked?: string
+}
+
+/** The parts of a car: what is here, what is on its way, what waits for it. */
+export function Parts({ car, changes, picked }: Props) {
+  const { board, part, work } = useBoard()
+  const [editing, setEditing] = useState<Part | 'new' | undefined>(picked ? part.get(picked) : undefined)
+  const parts = board.parts.filter((p) => p.buildId === car.id)
+  return (
+    <section className="panel" aria-label="Parts">
+      <h2>
+        Parts
+        {changes && (
+          <Button
+            size="compact-xs"
+            variant="default"
+            style={{ float: 'right' }}
+            onClick={() => setEditing('new')}
+          >
+            Add
+          </Button>
+        )}
+      </h2>
+      {parts.length === 0 && <span className="soft small">No parts are waited for.</span>}
+      {parts.map((p) => {
+        const here = p.state === 'ACCEPTED' || p.state === 'FITTED'
+        return (
+          <div key={p.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }} className="small">
+            {changes ? (
+              <button className="link strong" onClick={() => setEditing(p)}>
+                {p.name}
+              </button>
+            ) : (
+              <b>{p.name}</b>
+            )}{' '}
+            <span className={here ? 'quiet' : 'soft'}>{word(p.state)}</span>
+            {!here && (
+              <span className="strong">
+                {' '}
+                {p.arrivalLikely ? (
+                  when(p.arrivalLikely, board.now, board.zone)
+                ) : (
+                  <span className="hot">no date</span>
+                )}
+              </span>
+            )}
+            <div className="soft">
+              {p.supplier}
+              {p.price !== undefined && ` · ${p.price.toFixed(2)}`}
+              {p.neededBy.length > 0 && ` · for ${p.neededBy.map((w) => work.get(w)?.name).join(', ')}`}
+            </div>
+            {p.pairedWith && (
+              <div className="soft">
+                pair of {part.get(p.pairedWith)?.name}
+                {p.pairOverride ? `, may be fitted alone: ${p.pairOverride}` : ', fitted together'}
+              </div>
+            )}
+          </div>
+        )
+      })}
+      {editing && (
+        <PartForm
+          car={car}
+          part={editing === 'new' ? undefined : editing}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </section>
+  )
+}
+
+const DAY = 86_400_000
+
+function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () => void }) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const form = useForm({
+    initialValues: {
+      name: part?.name ?? '',
+      state: part?.state ?? ('ORDERED' as Part['state']),
+      supplier: part?.supplier ?? '',
+      price: (part?.price ?? '') as number | string,
+      arrivalLow: localOf(part?.arrivalLow, board.zone),
+      arrivalLikely: localOf(part?.arrivalLikely, board.zone),
+      arrivalHigh: localOf(part?.arrivalHigh, board.zone),
+      inspectionMinutes: part?.inspectionMinutes ?? 15,
+      pairedWith: part?.pairedWith ?? null,
+      pairOverride: part?.pairOverride ?? '',
+      neededBy: part?.neededBy ?? [],
+    },
+  })
+  /** Moving the likely date takes the other two along. */
+  const move = (likely: string) => {
+    const before = form.values.arrivalLikely
+    form.setFieldValue('arrivalLikely', likely)
+    const to = instantOf(likely, board.zone)
+    if (!to) return
+    const from = before ? Date.parse(instantOf(before, board.zone) ?? '') : NaN
+    const by = Date.parse(to) - from
+    const along = (local: string, otherwise: number) => {
+      const at = local ? Date.parse(instantOf(local, board.zone) ?? '') : NaN
+      return localOf(
+        new Date(Number.isNaN(at + by) ? Date.parse(to) + otherwise : at + by).toISOString(),
+        board.zone,
+      )
+    }
+    form.setFieldValue('arrivalLow', along(form.values.arrivalLow, 0))
+    form.setFieldValue('arrivalHigh', along(form.values.arrivalHigh, 2 * DAY))
+  }
+  const save = async (v: typeof form.values) => {
+    const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
+    const body: Schemas['PartForm'] = {
+      buildId: car.id,
+      name: v.name,
+      state: v.state,
+      supplier: v.supplier,
+      price: v.price === '' ? undefined : Number(v.price),
+      arrivalLow: at(v.arrivalLow),
+      arrivalLikely: at(v.arrivalLikely),
+      arrivalHigh: at(v.arrivalHigh),
+      inspectionMinutes: Number(v.inspectionMinutes) || 0,
+      pairedWith: v.pairedWith ?? undefined,
+      pairOverride: v.pairOverride || undefined,
+      neededBy: v.neededBy,
+      version: part?.version ?? 0,
+    }
+    const done = await send(
+      async () => {
+        if (part) await dataOf(client.PUT('/api/parts/{id}', { params: { path: { id: part.id } }, body }))
+        else await dataOf(client.POST('/api/parts', { body }))
+        return true
+      },
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) onClose()
+  }
+  const jobs = board.works.filter((w) => w.buildId === car.id && w.kind === 'JOB')
+  const others = board.parts.filter((p) => p.buildId === car.id && p.id !== part?.id)
+  return (
+    <Modal opened onClose={onClose} title={part ? part.name : `A part for the ${car.name}`} size="lg">
+      <form onSubmit={form.onSubmit((v) => void save(v))}>
+        <TextInput label="Part" {...form.getInputProps('name')} />
+        <Group grow mt={8} align="start">
+          <Select label="State" data={STATES} allowDeselect={false} {...form.getInputProps('state')} />
+          <TextInput label="From" {...form.getInputProps('supplier')} />
+          <NumberInput label="Price" decimalScale={2} {...form.getInputProps('price')} />
+        </Group>
+        <Group grow mt={8} align="start">
+          <TextInput label="Earliest" type="datetime-local" {...form.getInputProps('arrivalLow')} />
+          <TextInput
+            label="Likely"
+            type="datetime-local"
+            {...form.getInputProps('arrivalLikely')}
+            onChange={(e) => move(e.currentTarget.value)}
+          />
+          <TextInput label="Latest" type="datetime-local" {...form.getInputProps('arrivalHigh')} />
+        </Group>
+        <MultiSelect
+          label="Needed by"
+          mt={8}
+          searchable
+          data={jobs.map((j) => ({ value: j.id, label: j.name + (j.status === 'DONE' ? ' (done)' : '') }))}
+          {...form.getInputProps('neededBy')}
+        />
+        <Group grow mt={8} align="start">
+          <NumberInput label="Inspection, min" {...form.getInputProps('inspectionMinutes')} />
+          <Select
+            label="Fitted together with"
+            clearable
+            data={others.map((p) => ({ value: p.id, label: p.name }))}
+            {...form.getInputProps('pairedWith')}
+          />
+          <TextInput label="May be fitted alone because" {...form.getInputProps('pairOverride')} />
+        </Group>
+        <Group mt={16} gap={8}>
+          <Button type="submit" loading={busy}>
+            Save
+          </Button>
+          {part && (
+            <Button
+              variant="default"
+              onClick={() =>
+                void send(() =>
+                  dataOf(client.DELETE('/api/parts/{id}', { params: { path: { id: part.id } } })),
+                ).then(onClose)
+              }
+            >
+              Remove
+            </Button>
+          )}
+        </Group>
+      </form>
+    </Modal>
+  )
+}

@@ -1,0 +1,34 @@
+import type { Schemas } from '../api/client'
+import { word } from '../ui/say'
+
+const choices = <T extends string>(codes: readonly T[]) =>
+  codes.map((value) => ({ value, label: word(value) }))
+
+export const GATES = choices([
+  'POWER_UP',
+  'FIRST_FIRE',
+  'GROUND',
+  'TUNER',
+  'ROLL_OUT',
+  'TEST',
+  'EVENT',
+] as const)
+export const ZONES = choices(['FRONT', 'ENGINE_BAY', 'COCKPIT', 'UNDERSIDE', 'REAR'] as const)
+export const LOCKS = [
+  { value: 'NOTHING', label: 'nothing' },
+  { value: 'ZONE', label: 'its zone' },
+  { value: 'WHOLE_CAR', label: 'the whole car' },
+]
+export const LEVELS = choices(['LEARNER', 'ABLE', 'LEAD'] as const)
+export const BODIES = choices(['SALOON', 'COUPE', 'HATCH', 'ROADSTER', 'SINGLE_SEATER', 'TRUCK'] as const)
+export const STATES = choices([
+  'WANTED',
+  'ORDERED',
+  'SHIPPED',
+  'ARRIVED',
+  'ACCEPTED',
+  'REFUSED',
+  'FITTED',
+] as const)
+
+export type Gate = Schemas['CommitmentForm']['gate']

@@ -1,0 +1,325 @@
+import { memo, useRef, useState } from 'react'
+import { useBoard, type Work } from '../api/board'
+import { client, dataOf } from '../api/client'
+import { useSend } from '../api/send'
+import { rows, STRANDS, strandOf, twists } from './rope'
+import type { LaneOf } from './Runway'
+import type { DayScale } from './scale'
+
+const CLOSED = 46
+const STRAND = 22
+const HEAD = 40
+/** Thickness of a rope by the hands at work on it. */
+const thickness = (hands: number) => Math.min(26, 6 + hands * 5)
+
+/** How high a lane is, closed or opened into its strands. */
+export function laneHeight(works: Work[], open: boolean): number {
+  if (!open) return CLOSED
+  return HEAD + strandRows(works).reduce((sum, s) => sum + s.count, 0) * STRAND + 10
+}
+
+function strandRows(works: Work[]) {
+  let top = 0
+  return STRANDS.flatMap((strand) => {
+    const mine = works.filter((w) => strandOf(w) === strand)
+    if (mine.length === 0) return []
+    const placed = rows(mine)
+    const count = Math.max(...placed.values()) + 1
+    const result = { strand, works: mine, rows: placed, top, count }
+    top += count
+    return [result]
+  })
+}
+
+interface Props {
+  lane: LaneOf
+  scale: DayScale
+  pixels: number
+  open: boolean
+  chain: Set<string>
+  picked?: string
+  canPin: boolean
+  onPick: (work: string) => void
+  onOpen: () => void
+  onDate: (date: string) => void
+}
+
+/** One car's rope to its dates, or its strands. */
+export const Lane = memo(function Lane(props: Props) {
+  const { lane, scale, pixels, open, onDate } = props
+  const x = (at: string | number) => scale.units(typeof at === 'string' ? Date.parse(at) : at) * pixels
+  const height = laneHeight(lane.works, open)
+  return (
+    <g>
+      {open ? <Strands {...props} x={x} /> : <Rope {...props} x={x} />}
+      {lane.dates.map((date) => {
+        const over = date.finish && date.finish > date.due
+        return (
+          <g key={date.id} onClick={() => onDate(date.id)} style={{ cursor: 'pointer' }}>
+            <title>{`${date.name}: ${date.sentence}`}</title>
+            {over && date.finish && (
+              <rect
+                x={x(date.due)}
+                y={open ? 8 : 14}
+                width={Math.max(3, x(date.finish) - x(date.due))}
+                height="16"
+                fill="url(#over)"
+                stroke="var(--hot)"
+              />
+            )}
+            <rect x={x(date.due) - 1.5} y="3" width="3" height={height - 8} fill="var(--ink)" />
+            <rect x={x(date.due) - 7} y="0" width="14" height={height} fill="transparent" />
+          </g>
+        )
+      })}
+      <line x1={-9999} x2={99999} y1={height - 1} y2={height - 1} stroke="var(--grid)" />
+    </g>
+  )
+})
+
+type Drawn = Props & { x: (at: string | number) => number }
+
+function Rope({ lane, x, chain, onOpen }: Drawn) {
+  const { board } = useBoard()
+  const works = lane.works
+  if (works.length === 0) return null
+  const starts = works.map((w) => Math.max(Date.parse(w.placed!.start), Date.parse(board.now)))
+  const ends = works.map((w) => Date.parse(w.placed!.ready))
+  const middle = CLOSED / 2
+  return (
+    <g onClick={onOpen} style={{ cursor: 'pointer' }}>
+      <line
+        x1={x(Math.min(...starts))}
+        x2={x(Math.max(...ends))}
+        y1={middle}
+        y2={middle}
+        stroke="var(--muted)"
+        strokeWidth="1.3"
+      />
+      {works.map((w) => {
+        const p = w.placed!
+        if (w.kind === 'OUTWORK') {
+          return (
+            <rect
+              key={w.id}
+              x={x(p.start)}
+              y={middle - 8}
+              width={x(p.end) - x(p.start)}
+              height="16"
+              fill="url(#waves)"
+              stroke="var(--ink)"
+              strokeDasharray="3 2"
+              strokeWidth="0.8"
+            >
+              <title>{w.name}</title>
+            </rect>
+          )
+        }
+        return p.ready > p.end ? (
+          <rect
+            key={w.id}
+            x={x(p.end)}
+            y={middle - 6}
+            width={x(p.ready) - x(p.end)}
+            height="12"
+            fill="url(#cure)"
+            stroke="var(--ink)"
+            strokeWidth="0.7"
+          >
+            <title>{`${w.name} cures`}</title>
+          </rect>
+        ) : null
+      })}
+      {twists(works).map((t) => (
+        <rect
+          key={t.from}
+          x={x(t.from)}
+          width={Math.max(1, x(t.to) - x(t.from))}
+          y={middle - thickness(t.hands) / 2}
+          height={thickness(t.hands)}
+          fill="var(--quiet)"
+          opacity={t.hands > 1 ? 0.95 : 0.72}
+        />
+      ))}
+      {works
+        .filter((w) => chain.has(w.id))
+        .flatMap((w) =>
+          w.placed!.at.map((s) => (
+            <rect
+              key={w.id + s.from}
+              x={x(s.from)}
+              width={Math.max(2, x(s.to) - x(s.from))}
+              y={middle - 15}
+              height="30"
+              fill="none"
+              stroke="var(--hot)"
+              strokeWidth="2"
+            />
+          )),
+        )}
+      <Arrivals lane={lane} x={x} y={CLOSED - 9} />
+    </g>
+  )
+}
+
+/** Arrivals: a small mark that points at the instant. */
+function Arrivals({ lane, x, y }: { lane: LaneOf; x: Drawn['x']; y: number }) {
+  const { board } = useBoard()
+  return (
+    <>
+      {board.parts
+        .filter(
+          (p) => p.buildId === lane.car.id && p.arrivalLikely && !['ACCEPTED', 'FITTED'].includes(p.state),
+        )
+        .map((p) => (
+          <path
+            key={p.id}
+            d={`M ${x(p.arrivalLikely!)} ${y - 7} l 5 8 h -10 Z`}
+            fill="var(--card)"
+            stroke="var(--ink)"
+            strokeWidth="1.3"
+          >
+            <title>{`${p.name} arrives`}</title>
+          </path>
+        ))}
+    </>
+  )
+}
+
+function Strands(props: Drawn) {
+  const { lane, x } = props
+  return (
+    <g>
+      <Arrivals lane={lane} x={x} y={20} />
+      {strandRows(lane.works).map((strand) => (
+        <g key={strand.strand} transform={`translate(0 ${HEAD + strand.top * STRAND})`}>
+          <line x1={-9999} x2={99999} y1={0} y2={0} stroke="var(--line)" strokeWidth="0.6" />
+          {strand.works.map((w) => (
+            <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND})`}>
+              <Job {...props} work={w} />
+            </g>
+          ))}
+        </g>
+      ))}
+    </g>
+  )
+}
+
+const SNAP = 15 * 60_000
+/** A press that moves less is a click. */
+const DRAG_PIXELS = 5
+
+function Job({ work, x, scale, pixels, chain, picked, canPin, onPick }: Drawn & { work: Work }) {
+  const { board } = useBoard()
+  const { send } = useSend()
+  const p = work.placed!
+  const from = useRef<number>(undefined)
+  const [by, setBy] = useState(0)
+  const pinned = board.pins.some((pin) => pin.workId === work.id)
+  const fill =
+    work.kind === 'RUNNING_IN'
+      ? 'url(#run)'
+      : work.status === 'STARTED'
+        ? 'var(--quiet)'
+        : 'var(--quiet-soft)'
+  const end = Math.max(x(p.end), x(p.start) + 3)
+  const drop = () => {
+    const at = Math.round(scale.instant(scale.units(Date.parse(p.start)) + by / pixels) / SNAP) * SNAP
+    setBy(0)
+    void send(() =>
+      dataOf(
+        client.POST('/api/pins', {
+          body: { workId: work.id, kind: 'EXACTLY', at: new Date(at).toISOString() },
+        }),
+      ),
+    )
+  }
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${work.name}, ${p.said}`}
+      transform={by ? `translate(${by} 0)` : undefined}
+      style={{ cursor: canPin && work.status === 'TODO' ? 'ew-resize' : 'pointer' }}
+      onKeyDown={(e) => e.key === 'Enter' && onPick(work.id)}
+      onPointerDown={(e) => {
+        e.stopPropagation()
+        from.current = e.clientX
+        e.currentTarget.setPointerCapture(e.pointerId)
+      }}
+      onPointerMove={(e) => {
+        if (from.current === undefined || !canPin || work.status !== 'TODO') return
+        e.stopPropagation()
+        const moved = e.clientX - from.current
+        if (Math.abs(moved) > DRAG_PIXELS || by !== 0) setBy(moved)
+      }}
+      onPointerUp={(e) => {
+        e.stopPropagation()
+        from.current = undefined
+        if (by !== 0) drop()
+        else onPick(work.id)
+      }}
+    >
+      <title>{`${work.name}: ${p.said}`}</title>
+      {work.kind === 'OUTWORK' ? (
+        <rect
+          x={x(p.start)}
+          y="3"
+          width={end - x(p.start)}
+          height="15"
+          fill="url(#waves)"
+          stroke="var(--ink)"
+          strokeDasharray="3 2"
+          strokeWidth="0.8"
+        />
+      ) : (
+        <>
+          <line x1={x(p.start)} x2={end} y1="10.5" y2="10.5" stroke="var(--quiet)" strokeWidth="1.5" />
+          {p.at.map((s) => (
+            <rect
+              key={s.from}
+              x={x(s.from)}
+              y="3"
+              width={Math.max(2, x(s.to) - x(s.from))}
+              height="15"
+              fill={fill}
+            />
+          ))}
+          {p.ready > p.end && (
+            <rect
+              x={x(p.end)}
+              y="3"
+              width={x(p.ready) - x(p.end)}
+              height="15"
+              fill="url(#cure)"
+              stroke="var(--ink)"
+              strokeWidth="0.6"
+            />
+          )}
+        </>
+      )}
+      {(chain.has(work.id) || picked === work.id) && (
+        <rect
+          x={x(p.start) - 1.5}
+          y="1.5"
+          width={end - x(p.start) + 3}
+          height="18"
+          fill="none"
+          stroke={picked === work.id ? 'var(--ink)' : 'var(--hot)'}
+          strokeWidth="2"
+        />
+      )}
+      {pinned && (
+        <path
+          d={`M ${x(p.start)} 1 v 19 M ${x(p.start) - 4} 1 h 8`}
+          stroke="var(--ink)"
+          strokeWidth="2.2"
+          fill="none"
+        />
+      )}
+      <text x={end + 4} y="14.5" fontSize="11.5" fill="var(--ink)" style={{ fontStretch: '82%' }}>
+        {pixels > 26 || chain.has(work.id) ? work.name : ''}
+      </text>
+    </g>
+  )
+}

@@ -1,0 +1,37 @@
+import { Modal } from '@mantine/core'
+import { useBoard } from '../api/board'
+
+/** The score, broken down: what the plan was chosen by, in the order in which it counts. */
+export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () => void }) {
+  const { score } = useBoard().board
+  const lines: [string, string, number, string][] = [
+    ['1', 'due work that cannot be planned', score.missing, 'jobs'],
+    ['2', 'late at events and paid slots', score.hardLateness, 'weighted h'],
+    ['3', 'late at promises', score.promisedLateness, 'weighted h'],
+    ['4', 'can-follow work past its date', score.followLate, 'h'],
+    ['', 'starts at risk', score.atRisk, ''],
+    ['', 'people told otherwise', score.churn, ''],
+    ['', 'cars in bits', score.carsInBits, ''],
+    ['', 'days to the finish', score.finishing, ''],
+  ]
+  return (
+    <Modal opened={opened} onClose={onClose} title="What this plan was chosen by">
+      <table className="plain">
+        <tbody>
+          {lines.map(([rank, what, value, unit]) => (
+            <tr key={what}>
+              <td className="soft">{rank}</td>
+              <td>{what}</td>
+              <td className="right strong">{Math.round(value * 10) / 10}</td>
+              <td className="soft">{unit}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="soft small">
+        A lower line never outweighs a higher one; the last five count as one sum, by the weights of the house
+        rules.
+      </p>
+    </Modal>
+  )
+}

@@ -1,0 +1,71 @@
+import type { Work } from '../api/board'
+
+/** A stretch of a rope: so many hands at work. */
+export interface Twist {
+  from: number
+  to: number
+  hands: number
+}
+
+/** Hands at work over time on the works of one car, from their stretches; sorted, disjoint, none without hands. */
+export function twists(works: Work[]): Twist[] {
+  const steps: { at: number; by: number }[] = []
+  for (const work of works) {
+    if (!work.placed || work.kind === 'OUTWORK') continue
+    const hands = Math.max(1, work.placed.crew.length)
+    for (const stretch of work.placed.at) {
+      steps.push({ at: Date.parse(stretch.from), by: hands }, { at: Date.parse(stretch.to), by: -hands })
+    }
+  }
+  steps.sort((a, b) => a.at - b.at || a.by - b.by)
+  const result: Twist[] = []
+  let hands = 0
+  let since = 0
+  for (const step of steps) {
+    if (hands > 0 && step.at > since) {
+      const last = result[result.length - 1]
+      if (last && last.to === since && last.hands === hands) last.to = step.at
+      else result.push({ from: since, to: step.at, hands })
+    }
+    hands += step.by
+    since = step.at
+  }
+  return result
+}
+
+/** The strand that a work lies in when a rope is opened. */
+export type Strand =
+  'front' | 'engine bay' | 'cockpit' | 'underside' | 'rear' | 'whole car' | 'bench' | 'outside'
+
+export const STRANDS: Strand[] = [
+  'front',
+  'engine bay',
+  'cockpit',
+  'underside',
+  'rear',
+  'whole car',
+  'bench',
+  'outside',
+]
+
+export function strandOf(work: Work): Strand {
+  if (work.kind === 'OUTWORK') return 'outside'
+  if (work.kind === 'RUNNING_IN' || work.job?.wholeCar) return 'whole car'
+  if (!work.job?.onCar) return 'bench'
+  return work.job.zone.toLowerCase().replace('_', ' ') as Strand
+}
+
+/** Puts overlapping works of a strand into rows: each work's row, counted from 0. */
+export function rows(works: Work[]): Map<string, number> {
+  const ends: number[] = []
+  const placed = new Map<string, number>()
+  const sorted = [...works].sort((a, b) => Date.parse(a.placed!.start) - Date.parse(b.placed!.start))
+  for (const work of sorted) {
+    const start = Date.parse(work.placed!.start)
+    let row = ends.findIndex((end) => end <= start)
+    if (row < 0) row = ends.length
+    ends[row] = Date.parse(work.placed!.ready)
+    placed.set(work.id, row)
+  }
+  return placed
+}

@@ -1,0 +1,141 @@
+import { Button, Drawer, Group, TextInput } from '@mantine/core'
+import { useForm } from '@mantine/form'
+import { useState } from 'react'
+import { useBoard, type Vendor } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { atFields, useSend } from '../api/send'
+import { Closures, saidClosures } from './Closures'
+import { Hours, hoursOf, saidHours } from './Hours'
+
+/** The outside firms, with their hours. */
+export function Vendors({ changes }: { changes: boolean }) {
+  const { board } = useBoard()
+  const [editing, setEditing] = useState<Vendor | 'new'>()
+  return (
+    <>
+      <table className="plain" style={{ maxWidth: 900 }}>
+        <thead>
+          <tr>
+            <th>Vendor</th>
+            <th>Trade</th>
+            <th>Telephone</th>
+            <th>Open</th>
+          </tr>
+        </thead>
+        <tbody>
+          {board.vendors.map((v) => (
+            <tr key={v.id}>
+              <td>
+                <button className="link strong" onClick={() => setEditing(v)}>
+                  {v.name}
+                </button>
+              </td>
+              <td>{v.trade}</td>
+              <td>{v.phone}</td>
+              <td className="small">
+                {saidHours(v.hours)}
+                {v.closures.length > 0 && <div className="soft">{saidClosures(v.closures)}</div>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {board.vendors.length === 0 && <p className="soft">No vendors yet.</p>}
+      {changes && (
+        <Button mt="md" variant="default" onClick={() => setEditing('new')}>
+          Note a vendor
+        </Button>
+      )}
+      {editing && (
+        <VendorForm
+          vendor={editing === 'new' ? undefined : editing}
+          changes={changes}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </>
+  )
+}
+
+function VendorForm({
+  vendor,
+  changes,
+  onClose,
+}: {
+  vendor?: Vendor
+  changes: boolean
+  onClose: () => void
+}) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const form = useForm({
+    initialValues: {
+      name: vendor?.name ?? '',
+      trade: vendor?.trade ?? '',
+      phone: vendor?.phone ?? '',
+      hours: hoursOf(vendor?.hours ?? [1, 2, 3, 4, 5].map((d) => ({ day: d, start: '08:00', end: '17:00' }))),
+      closures: vendor?.closures ?? [],
+    },
+  })
+  const save = async (values: typeof form.values) => {
+    const body: Schemas['VendorForm'] = { ...values, version: vendor?.version ?? 0 }
+    const done = await send(
+      async () => {
+        if (vendor)
+          await dataOf(client.PUT('/api/vendors/{id}', { params: { path: { id: vendor.id } }, body }))
+        else await dataOf(client.POST('/api/vendors', { body }))
+        return true
+      },
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) onClose()
+  }
+  return (
+    <Drawer opened onClose={onClose} position="right" size={440} title={vendor?.name ?? 'A new vendor'}>
+      <form onSubmit={form.onSubmit((v) => void save(v))}>
+        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+          <TextInput label="Name" {...form.getInputProps('name')} />
+          <TextInput label="Trade" mt={8} {...form.getInputProps('trade')} />
+          <TextInput label="Telephone" mt={8} {...form.getInputProps('phone')} />
+          <div className="small strong" style={{ marginTop: 12 }}>
+            Open
+          </div>
+          <Hours
+            field="hours"
+            hours={form.values.hours}
+            errors={form.errors}
+            onChange={(h) => form.setFieldValue('hours', h)}
+          />
+          <div className="small strong" style={{ marginTop: 12 }}>
+            Shut
+          </div>
+          <Closures
+            closures={form.values.closures}
+            errors={form.errors}
+            today={board.now.slice(0, 10)}
+            onChange={(c) => form.setFieldValue('closures', c)}
+          />
+          {changes && (
+            <Group mt={16} gap={8}>
+              <Button type="submit" loading={busy}>
+                Save
+              </Button>
+              {vendor && (
+                <Button
+                  variant="default"
+                  onClick={() =>
+                    void send(() =>
+                      dataOf(client.DELETE('/api/vendors/{id}', { params: { path: { id: vendor.id } } })),
+                    ).then(() => onClose())
+                  }
+                >
+                  Remove
+                </Button>
+              )}
+            </Group>
+          )}
+        </fieldset>
+      </form>
+    </Drawer>
+  )
+}

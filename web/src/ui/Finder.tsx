@@ -1,0 +1,78 @@
+import { Spotlight, spotlight, type SpotlightActionData } from '@mantine/spotlight'
+import { useMemo } from 'react'
+import { useNavigate } from 'react-router'
+import { useBoard } from '../api/board'
+import type { Schemas } from '../api/client'
+
+export const openFinder = () => spotlight.open()
+
+/** Finds any car, job, part, person or action. */
+export function Finder({ account }: { account: Schemas['Account'] }) {
+  const { board, car } = useBoard()
+  const navigate = useNavigate()
+  const actions = useMemo(() => {
+    const all: SpotlightActionData[] = [
+      ...[
+        ['Walkround', '/walk'],
+        ['Runway', '/runway'],
+        ['People and shifts', '/shop/people'],
+        ['Stations', '/shop/stations'],
+        ['Vendors', '/shop/vendors'],
+        ['House rules', '/shop/rules'],
+        ['Journal', '/shop/journal'],
+      ].map(([label, path]) => ({
+        id: `go ${path}`,
+        label,
+        description: 'room',
+        onClick: () => navigate(path!),
+      })),
+      ...board.cars.map((c) => ({
+        id: c.id,
+        label: `${c.number} ${c.name}`.trim(),
+        description: c.discipline,
+        keywords: [c.customer, 'car', 'build'],
+        onClick: () => navigate(account.role === 'HAND' ? `/build/${c.id}` : `/walk?car=${c.id}`),
+      })),
+      ...board.people.map((p) => ({
+        id: p.id,
+        label: p.name,
+        description: p.skills.map((s) => s.skill).join(', '),
+        onClick: () => navigate(`/shop/people?person=${p.id}`),
+      })),
+      ...board.works.map((w) => {
+        const of = car.get(w.buildId)
+        return {
+          id: w.id,
+          label: w.name,
+          description: `${of?.number ?? ''} ${of?.name ?? ''}`.trim(),
+          onClick: () => navigate(`/build/${w.buildId}?work=${w.id}`),
+        }
+      }),
+      ...board.parts.map((p) => ({
+        id: p.id,
+        label: p.name,
+        description: `part, ${car.get(p.buildId)?.name ?? ''}`,
+        onClick: () => navigate(`/build/${p.buildId}?part=${p.id}`),
+      })),
+    ]
+    if (account.role === 'MANAGER') {
+      all.unshift({
+        id: 'new build',
+        label: 'New build',
+        description: 'from a template',
+        onClick: () => navigate('/build?new'),
+      })
+    }
+    return all
+  }, [board, car, navigate, account.role])
+  return (
+    <Spotlight
+      actions={actions}
+      limit={12}
+      shortcut={null}
+      scrollable
+      nothingFound="Nothing of that name in the shop."
+      searchProps={{ placeholder: 'A car, job, part, person or action' }}
+    />
+  )
+}

@@ -1,0 +1,171 @@
+import { Button, Modal, useMantineColorScheme } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
+import { notifications } from '@mantine/notifications'
+import { useQueryClient } from '@tanstack/react-query'
+import { type ReactNode, useState } from 'react'
+import { NavLink, useLocation, useNavigate } from 'react-router'
+import { useRefresh } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { type LiveChange, useLive } from '../api/live'
+import { useSend } from '../api/send'
+import { Finder, openFinder } from './Finder'
+
+const ROOMS = [
+  { key: 'W', name: 'Walk', path: '/walk' },
+  { key: 'P', name: 'Runway', path: '/runway' },
+  { key: 'B', name: 'Build', path: '/build' },
+  { key: 'S', name: 'Shop', path: '/shop' },
+]
+
+const KEYS: [string, string][] = [
+  ['W P B S', 'go to Walkround, Runway, Build, Shop'],
+  ['Ctrl K', 'find a car, job, part, person or action'],
+  ['Ctrl Z', 'undo the last change of this session'],
+  ['J K', 'next car, car before (Walkround)'],
+  ['/', 'write down a job, a hold or a finding (Walkround)'],
+  ['+ −', 'zoom in, zoom out (Runway)'],
+  ['← →', 'earlier, later (Runway)'],
+  ['?', 'this list'],
+]
+
+interface Props {
+  account: Schemas['Account']
+  children: ReactNode
+}
+
+/** The rail with the rooms, what is heard of changes, undo, the keys. */
+export function Frame({ account, children }: Props) {
+  const navigate = useNavigate()
+  const phone = useLocation().pathname === '/day'
+  const refresh = useRefresh()
+  const undo = useUndo()
+  const [keys, setKeys] = useState(false)
+  const connected = useLive(
+    (change) => {
+      void refresh()
+      tell(change, account, undo)
+    },
+    () => void refresh(),
+  )
+  useHotkeys([
+    ...ROOMS.map((r) => [r.key.toLowerCase(), () => navigate(r.path)] as [string, () => void]),
+    ['mod+K', openFinder],
+    ['mod+Z', () => void undo()],
+    ['shift+?', () => setKeys(true)],
+    ['?', () => setKeys(true)],
+  ])
+  return (
+    <>
+      {!connected && (
+        <div className="lost" role="alert">
+          The connection is lost. What you see may be old; it is being restored.
+        </div>
+      )}
+      <div className={phone ? '' : 'frame'}>
+        {!phone && <Rail account={account} onUndo={() => void undo()} onKeys={() => setKeys(true)} />}
+        <main className={phone ? '' : 'room'}>{children}</main>
+      </div>
+      <Finder account={account} />
+      <Modal opened={keys} onClose={() => setKeys(false)} title="Keys">
+        <table className="plain">
+          <tbody>
+            {KEYS.map(([key, what]) => (
+              <tr key={key}>
+                <td className="strong">{key}</td>
+                <td>{what}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Modal>
+    </>
+  )
+}
+
+function useUndo() {
+  const { send } = useSend()
+  return async () => {
+    const undone = await send(() => dataOf(client.POST('/api/undo')))
+    if (undone) notifications.show({ title: 'Undone', message: undone.summary, color: 'quiet' })
+  }
+}
+
+/** Says who changed what, what it did to the dates, who must be told; with undo where it was us. */
+function tell(change: LiveChange, account: Schemas['Account'], undo: () => Promise<void>) {
+  const mine = change.actor === account.name
+  if (account.role === 'HAND' && mine) return
+  notifications.show({
+    title: `${change.actor} ${change.summary}`,
+    color: change.margins.some((m) => m.includes('→ −')) ? 'hot' : 'quiet',
+    autoClose: change.margins.length > 0 ? 12_000 : 6_000,
+    message: (
+      <div>
+        {change.margins.map((m) => (
+          <div key={m} className="strong">
+            {m}
+          </div>
+        ))}
+        {change.moved > 0 && (
+          <div>
+            {change.moved} {change.moved === 1 ? 'job' : 'jobs'} moved
+            {change.toTell.length > 0 && `; tell ${change.toTell.join(', ')}`}
+          </div>
+        )}
+        {mine && !change.summary.startsWith('undid') && (
+          <Button size="compact-xs" variant="default" mt={4} onClick={() => void undo()}>
+            Undo
+          </Button>
+        )}
+      </div>
+    ),
+  })
+}
+
+function Rail({
+  account,
+  onUndo,
+  onKeys,
+}: {
+  account: Schemas['Account']
+  onUndo: () => void
+  onKeys: () => void
+}) {
+  const { colorScheme, setColorScheme } = useMantineColorScheme()
+  const queries = useQueryClient()
+  const { send } = useSend()
+  const leave = () =>
+    send(async () => {
+      await dataOf(client.POST('/api/logout' as never))
+      await queries.resetQueries()
+    })
+  return (
+    <nav className="rail" aria-label="Rooms">
+      {ROOMS.map((r) => (
+        <NavLink key={r.path} to={r.path} className={({ isActive }) => (isActive ? 'on' : '')}>
+          <b>{r.key}</b>
+          {r.name}
+        </NavLink>
+      ))}
+      {account.personId && <NavLink to="/day">My day</NavLink>}
+      <div className="push" />
+      <button onClick={openFinder} title="Ctrl K">
+        Find
+      </button>
+      <button onClick={onUndo} title="Ctrl Z">
+        Undo
+      </button>
+      <button onClick={onKeys} title="?">
+        Keys
+      </button>
+      <button
+        onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}
+        aria-label={colorScheme === 'dark' ? 'Use the light colours' : 'Use the dark colours'}
+      >
+        {colorScheme === 'dark' ? 'Day' : 'Night'}
+      </button>
+      <button onClick={() => void leave()} title={`Signed in as ${account.name}`}>
+        Sign out
+      </button>
+    </nav>
+  )
+}

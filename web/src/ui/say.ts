@@ -1,0 +1,106 @@
+/** How times and amounts are said. Times are told in the shop's zone, whatever the browser's. */
+
+const HOUR = 60
+/** Margins are said in days from this many hours on. */
+const DAYS_FROM_HOURS = 16
+const HOURS_A_DAY = 8
+
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = zone + JSON.stringify(options)
+  let made = formats.get(key)
+  if (!made) {
+    made = new Intl.DateTimeFormat('en-GB', { timeZone: zone, hourCycle: 'h23', ...options })
+    formats.set(key, made)
+  }
+  return made
+}
+
+/** "2026-11-25" in the zone. */
+export function dayKey(at: string | number | Date, zone: string): string {
+  const parts = format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(
+    new Date(at),
+  )
+  const part = (type: string) => parts.find((p) => p.type === type)?.value ?? ''
+  return `${part('year')}-${part('month')}-${part('day')}`
+}
+
+/** "14:00" */
+export function clock(at: string | number | Date, zone: string): string {
+  return format(zone, { hour: '2-digit', minute: '2-digit' }).format(new Date(at))
+}
+
+/** "Thu 3 Dec" */
+export function day(at: string | number | Date, zone: string): string {
+  const parts = format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).formatToParts(new Date(at))
+  const part = (type: string) => parts.find((p) => p.type === type)?.value ?? ''
+  return `${part('weekday')} ${part('day')} ${part('month')}`
+}
+
+/** "Wednesday" */
+export function weekday(at: string | number | Date, zone: string): string {
+  return format(zone, { weekday: 'long' }).format(new Date(at))
+}
+
+/** "14:00" today, "Thu 14:00" within six days, "Thu 3 Dec 14:00" else. */
+export function when(at: string, now: string, zone: string): string {
+  if (dayKey(at, zone) === dayKey(now, zone)) return clock(at, zone)
+  const ahead = (Date.parse(at) - Date.parse(now)) / 86_400_000
+  const date =
+    ahead > 0 && ahead < 6 ? format(zone, { weekday: 'short' }).format(new Date(at)) : day(at, zone)
+  return `${date} ${clock(at, zone)}`
+}
+
+/** "in 3 days", "tomorrow", "today", "2 days ago" */
+export function away(at: string, now: string, zone: string): string {
+  const days = Math.round((Date.parse(dayKey(at, zone)) - Date.parse(dayKey(now, zone))) / 86_400_000)
+  if (days === 0) return 'today'
+  if (days === 1) return 'tomorrow'
+  return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} ago`
+}
+
+/** Working time: "40 min", "2 h", "2 h 30", "12 h". */
+export function work(minutes: number): string {
+  const whole = Math.floor(minutes / HOUR)
+  const rest = minutes % HOUR
+  if (whole === 0) return `${rest} min`
+  return rest === 0 ? `${whole} h` : `${whole} h ${String(rest).padStart(2, '0')}`
+}
+
+/** A margin: "+5 h", "−6 h", "+2 d 1 h" of eight hours; to the whole hour from six hours on. */
+export function margin(minutes: number | undefined): string {
+  if (minutes === undefined) return 'cannot be planned'
+  const sign = minutes < 0 ? '−' : '+'
+  const all = Math.abs(minutes)
+  if (all < 6 * HOUR) return sign + work(all)
+  const hours = Math.round(all / HOUR)
+  if (hours < DAYS_FROM_HOURS) return `${sign}${hours} h`
+  const days = Math.floor(hours / HOURS_A_DAY)
+  const left = hours % HOURS_A_DAY
+  return `${sign}${days} d${left === 0 || days >= 10 ? '' : ` ${left} h`}`
+}
+
+/** The instant of a local date and time ("2026-11-25T14:00") in the zone, as ISO; undefined where it is none. */
+export function instantOf(local: string, zone: string): string | undefined {
+  const guess = Date.parse(`${local}Z`)
+  if (Number.isNaN(guess)) return undefined
+  const shown = (at: number) => Date.parse(`${dayKey(at, zone)}T${clock(at, zone)}Z`)
+  const first = guess - (shown(guess) - guess)
+  return new Date(first - (shown(first) - guess)).toISOString()
+}
+
+/** The local date and time in the zone, as an input of the kind datetime-local takes it. */
+export function localOf(at: string | undefined, zone: string): string {
+  return at ? `${dayKey(at, zone)}T${clock(at, zone)}` : ''
+}
+
+/** "ENGINE_BAY" as "engine bay". */
+export function word(code: string): string {
+  return code.toLowerCase().replaceAll('_', ' ')
+}
+
+/** "engine bay" as "Engine bay". */
+export function title(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

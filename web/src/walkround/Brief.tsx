@@ -1,0 +1,74 @@
+import { useBoard } from '../api/board'
+import { client, dataOf } from '../api/client'
+import { useSend } from '../api/send'
+import { margin, when } from '../ui/say'
+
+/** What to know before the walk: since yesterday, arriving, out, to ring, the one car to worry about. */
+export function Brief({ onPick }: { onPick: (car: string) => void }) {
+  const { board, car } = useBoard()
+  const { send } = useSend()
+  const { brief } = board
+  const worry = brief.worryCar ? car.get(brief.worryCar) : undefined
+  const date = board.commitments.find((c) => c.buildId === brief.worryCar && c.name === brief.worry)
+  const late = date !== undefined && (date.marginMinutes ?? -1) < 0
+  return (
+    <div
+      style={{ display: 'grid', gridTemplateColumns: 'auto 1fr 1fr 1.6fr 1fr', gap: 8, marginBottom: 12 }}
+      aria-label="Brief"
+      role="group"
+    >
+      <Cell label="Since yesterday noon">
+        {brief.doneSinceYesterday} {brief.doneSinceYesterday === 1 ? 'job' : 'jobs'} done
+      </Cell>
+      <Cell label="Arriving today">
+        <span className={brief.arriving.length > 0 ? 'quiet' : ''}>
+          {brief.arriving.join(' · ') || 'nothing'}
+        </span>
+      </Cell>
+      <Cell label="Away">{brief.away.join(' · ') || 'nobody'}</Cell>
+      <Cell label="To ring">
+        {brief.calls.length === 0 && 'nobody'}
+        {brief.calls.map((c, i) => (
+          <span key={c.id}>
+            {i > 0 && ' · '}
+            <button
+              className="link"
+              title={`${c.about}, promised for ${when(c.due, board.now, board.zone)}. Click when done.`}
+              onClick={() =>
+                void send(() =>
+                  dataOf(client.POST('/api/calls/{id}/done', { params: { path: { id: c.id } } })),
+                )
+              }
+            >
+              {c.who}
+            </button>
+          </span>
+        ))}
+      </Cell>
+      <Cell label="Worry about">
+        {worry ? (
+          <button className={late ? 'link hot' : 'link'} onClick={() => onPick(worry.id)}>
+            {worry.number} {worry.name}: {margin(date?.marginMinutes)}
+          </button>
+        ) : (
+          'nothing'
+        )}
+      </Cell>
+    </div>
+  )
+}
+
+function Cell({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div
+      style={{ background: 'var(--card)', border: '1px solid var(--line)', padding: '5px 10px', minWidth: 0 }}
+    >
+      <div className="soft" style={{ fontSize: 11.5 }}>
+        {label}
+      </div>
+      <div className="strong" style={{ fontSize: 13.5, lineHeight: 1.3 }}>
+        {children}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,147 @@
+import { Link } from 'react-router'
+import { type Car, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+import { MarginMark } from '../ui/MarginMark'
+import { PaperTag } from '../ui/PaperTag'
+import { Chain } from '../ui/Chain'
+import { away, dayKey, when, word, work as length } from '../ui/say'
+import { Capture } from './Capture'
+
+interface Props {
+  car: Car
+  account: Schemas['Account']
+}
+
+/** The sheet of one car: its three lines, why its date is in doubt, today's people, what to remember. */
+export function CarSheet({ car, account }: Props) {
+  const { board, work, commitment, person } = useBoard()
+  const date = commitment.get(car.nextDate ?? '')
+  const doing = car.doing.flatMap((id) => work.get(id) ?? [])
+  const next = work.get(car.next ?? '')
+  const now = board.now
+  const zone = board.zone
+  const today = new Set(
+    board.works
+      .filter(
+        (w) => w.buildId === car.id && w.placed?.at.some((s) => dayKey(s.from, zone) === dayKey(now, zone)),
+      )
+      .flatMap((w) => w.placed?.crew ?? []),
+  )
+  const changes = account.role !== 'HAND'
+  return (
+    <aside className="panel" style={{ borderColor: 'var(--ink)', borderWidth: 2.5 }} aria-label="Car sheet">
+      <div style={{ display: 'flex', gap: 12, alignItems: 'start' }}>
+        <span className="number" style={{ fontSize: 40 }}>
+          {car.number || '—'}
+        </span>
+        <div>
+          <div className="strong" style={{ fontSize: 19 }}>
+            {car.name}
+          </div>
+          <div className="soft small">
+            {car.customer}
+            {date && ` · ${date.name}, ${when(date.due, now, zone)}, ${away(date.due, now, zone)}`}
+          </div>
+        </div>
+      </div>
+      <div style={{ margin: '8px 0' }}>
+        {date ? (
+          <MarginMark minutes={date.marginMinutes} size="large" />
+        ) : (
+          <span className="soft">No date promised.</span>
+        )}
+      </div>
+      <Line label="doing">
+        {doing.length === 0
+          ? 'nothing'
+          : doing.map((w) => (
+              <div key={w.id} className="quiet">
+                {w.name}: {w.job?.startedBy.map((p) => person.get(p)?.name).join(' and ')},{' '}
+                {length(w.job?.remainingMinutes ?? 0)} to go
+              </div>
+            ))}
+      </Line>
+      <Line label="next">
+        {next?.placed
+          ? `${next.name}, ${when(next.placed.start, now, zone)}${next.job ? `, ${length(next.job.remainingMinutes)}` : ''}${
+              (next.job?.crew.length ?? 1) > 1 ? ', two hands' : ''
+            }`
+          : 'nothing left to plan'}
+      </Line>
+      <Line label="held by">
+        {car.held ? (
+          <div>
+            <PaperTag tag={car.held.tag} /> <span className="hot">{car.held.said}</span>
+          </div>
+        ) : (
+          'nothing'
+        )}
+      </Line>
+      {date && <Chain date={date} most={7} />}
+      {today.size > 0 && (
+        <Line label="on it today">{[...today].map((p) => person.get(p)?.name).join(', ')}</Line>
+      )}
+      {car.forNow.length > 0 && (
+        <Line label="fitted for now">
+          {car.forNow.map((f) => (
+            <div key={f.id}>
+              {f.what} <span className="soft">before {word(f.gate)}</span> {changes && <MadeGood id={f.id} />}
+            </div>
+          ))}
+        </Line>
+      )}
+      {car.measurements.length > 0 && (
+        <Line label="measured">
+          {car.measurements.slice(0, 3).map((m) => (
+            <div key={m.what + m.at}>
+              {m.what}: {m.value}{' '}
+              {m.staleBecause && (
+                <span className="hot" title={m.staleBecause}>
+                  stale: {m.staleBecause}
+                </span>
+              )}
+            </div>
+          ))}
+        </Line>
+      )}
+      <Capture car={car.id} />
+      <div className="small" style={{ display: 'flex', gap: 14, marginTop: 8 }}>
+        <Link to={`/build/${car.id}`}>Open the build</Link>
+        <Link to={`/runway?car=${car.id}`}>See it on the runway</Link>
+        <span className="soft" style={{ marginLeft: 'auto' }}>
+          {car.done} of {car.total} done
+        </span>
+      </div>
+    </aside>
+  )
+}
+
+function MadeGood({ id }: { id: string }) {
+  const { send } = useSend()
+  return (
+    <button
+      className="link small"
+      onClick={() =>
+        void send(() =>
+          dataOf(client.POST('/api/fitted-for-now/{id}/made-good', { params: { path: { id } } })),
+        )
+      }
+    >
+      made good
+    </button>
+  )
+}
+
+function Line({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div style={{ marginTop: 7 }}>
+      <div className="soft" style={{ fontSize: 11.5 }}>
+        {label}
+      </div>
+      <div className="strong" style={{ fontSize: 14, lineHeight: 1.35 }}>
+        {children}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,67 @@
+import { useHotkeys } from '@mantine/hooks'
+import { useMemo } from 'react'
+import { useSearchParams } from 'react-router'
+import { useBoard } from '../api/board'
+import type { Schemas } from '../api/client'
+import { Nothing } from '../ui/Nothing'
+import { clock, day, weekday } from '../ui/say'
+import { Brief } from './Brief'
+import { CarSheet } from './CarSheet'
+import { Floor } from './Floor'
+import { walkOrder } from './order'
+
+/** The walk: the floor with the cars where they stand, and the sheet of the car at hand. */
+export function Walkround({ account }: { account: Schemas['Account'] }) {
+  const { board, car } = useBoard()
+  const [search, setSearch] = useSearchParams()
+  const order = useMemo(() => walkOrder(board), [board])
+  const picked = car.get(search.get('car') ?? '') ?? car.get(board.brief.worryCar ?? '') ?? order[0]
+  const pick = (id: string) => setSearch({ car: id }, { replace: true })
+  const step = (by: number) => {
+    const at = order.findIndex((c) => c.id === picked?.id)
+    const next = order[(at + by + order.length) % order.length]
+    if (next) pick(next.id)
+  }
+  useHotkeys([
+    ['j', () => step(1)],
+    ['k', () => step(-1)],
+    ['/', () => document.getElementById('capture')?.focus()],
+  ])
+  const inNow = board.people.filter((p) => p.inNow).length
+  return (
+    <>
+      <div className="room-head">
+        <h1>
+          {weekday(board.now, board.zone)} {clock(board.now, board.zone)}
+        </h1>
+        <span className="soft">
+          {day(board.now, board.zone)} ·{' '}
+          {inNow === 0 ? 'nobody in now' : `${inNow} of ${board.people.length} hands in`} · {board.shop}
+        </span>
+      </div>
+      <Brief onPick={pick} />
+      {picked ? (
+        <div
+          style={{
+            display: 'grid',
+            gridTemplateColumns: 'minmax(0, 1fr) 360px',
+            gap: 14,
+            alignItems: 'start',
+          }}
+        >
+          <Floor picked={picked.id} onPick={pick} />
+          <CarSheet key={picked.id} car={picked} account={account} />
+        </div>
+      ) : (
+        <Nothing
+          title="No cars yet"
+          text="Take one in under Build: a new build from a template takes two steps."
+        />
+      )}
+      <p className="soft small no-print">
+        J / K walk from car to car. / writes something down. Cars stand where their work is; a tag hangs on
+        what cannot go on; the tick is the date, the wedge is the margin.
+      </p>
+    </>
+  )
+}
