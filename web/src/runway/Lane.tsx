@@ -7,18 +7,19 @@ import type { LaneOf } from './Runway'
 import type { DayScale } from './scale'
 
 const CLOSED = 46
-const STRAND = 22
-const HEAD = 40
+export const STRAND_HEIGHT = 22
+export const STRAND_HEAD = 40
 /** Thickness of a rope by the hands at work on it. */
 const thickness = (hands: number) => Math.min(26, 6 + hands * 5)
 
 /** How high a lane is, closed or opened into its strands. */
 export function laneHeight(works: Work[], open: boolean): number {
   if (!open) return CLOSED
-  return HEAD + strandRows(works).reduce((sum, s) => sum + s.count, 0) * STRAND + 10
+  return STRAND_HEAD + strandRows(works).reduce((sum, s) => sum + s.count, 0) * STRAND_HEIGHT + 10
 }
 
-function strandRows(works: Work[]) {
+/** The strands of an opened rope, each with the rows its overlapping works take. */
+export function strandRows(works: Work[]) {
   let top = 0
   return STRANDS.flatMap((strand) => {
     const mine = works.filter((w) => strandOf(w) === strand)
@@ -192,10 +193,10 @@ function Strands(props: Drawn) {
     <g>
       <Arrivals lane={lane} x={x} y={20} />
       {strandRows(lane.works).map((strand) => (
-        <g key={strand.strand} transform={`translate(0 ${HEAD + strand.top * STRAND})`}>
+        <g key={strand.strand} transform={`translate(0 ${STRAND_HEAD + strand.top * STRAND_HEIGHT})`}>
           <line x1={-9999} x2={99999} y1={0} y2={0} stroke="var(--line)" strokeWidth="0.6" />
           {strand.works.map((w) => (
-            <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND})`}>
+            <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND_HEIGHT})`}>
               <Job {...props} work={w} />
             </g>
           ))}

@@ -63,7 +63,7 @@ export function Loads({ scale, pixels, part, width = 0, right = 0 }: Props) {
           </g>
         ))}
         {neckName && neck && (
-          <foreignObject x={right} y="14" width="118" height="60">
+          <foreignObject x={right} y="14" width="140" height="90">
             <span className="hot strong small">
               {neckName} is the neck: {Math.round(neck.share * 100)} % of the next two weeks
             </span>

@@ -1,15 +1,14 @@
 import { Button, Modal } from '@mantine/core'
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useMemo, useRef, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import { type Car, type Commitment, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { Chain } from '../ui/Chain'
 import { MarginMark } from '../ui/MarginMark'
 import { Nothing } from '../ui/Nothing'
 import { day, when } from '../ui/say'
-import { Lane, laneHeight } from './Lane'
+import { Lane, laneHeight, STRAND_HEAD, STRAND_HEIGHT, strandRows } from './Lane'
 import { Loads, loadsHeight } from './Loads'
 import { Patterns } from './Patterns'
 import { ScoreSheet } from './ScoreSheet'
@@ -17,7 +16,7 @@ import { dayScale } from './scale'
 import { WorkCard } from './WorkCard'
 
 const LABELS = 176
-const MARGINS = 128
+const MARGINS = 152
 const TOP = 34
 const DAYS_BEFORE = 2
 const DAYS = 130
@@ -125,6 +124,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
       </div>
+      {date && <ChainStrip date={date} onClose={() => put({ date: undefined })} />}
       <div ref={ref} style={{ position: 'relative' }}>
         {width > 0 && (
           <svg
@@ -217,7 +217,6 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
             </g>
           </svg>
         )}
-        {date && <ChainBox date={date} onClose={() => put({ date: undefined })} />}
         {picked && <WorkCard work={picked} account={account} onClose={() => put({ work: undefined })} />}
       </div>
       <p className="soft small no-print">
@@ -382,6 +381,19 @@ function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: LabelsPr
           </span>
         </button>
       </foreignObject>
+      {open &&
+        strandRows(lane.works).map((strand) => (
+          <text
+            key={strand.strand}
+            x={LABELS - 12}
+            y={STRAND_HEAD + strand.top * STRAND_HEIGHT + 15}
+            textAnchor="end"
+            fontSize="11.5"
+            fill="var(--muted)"
+          >
+            {strand.strand}
+          </text>
+        ))}
       {date && (
         <foreignObject x={right} y="8" width={MARGINS - 12} height="30">
           <MarginButton date={date} picked={picked === date.id} onDate={onDate} />
@@ -413,28 +425,33 @@ function MarginButton({
   )
 }
 
-function ChainBox({ date, onClose }: { date: Commitment; onClose: () => void }) {
+/** The chain of a date in a sentence, each of its works a way to it. */
+function ChainStrip({ date, onClose }: { date: Commitment; onClose: () => void }) {
+  const { work } = useBoard()
+  const late = (date.marginMinutes ?? -1) < 0
   return (
-    <div
+    <section
       className="panel"
-      role="dialog"
       aria-label={`Chain of ${date.name}`}
       style={{
-        position: 'absolute',
-        right: MARGINS + 8,
-        top: 60,
-        width: 390,
-        borderColor: 'var(--hot)',
-        maxHeight: 520,
-        overflow: 'auto',
-        zIndex: 5,
+        borderColor: late ? 'var(--hot)' : 'var(--ink)',
+        padding: '7px 12px',
+        marginBottom: 6,
+        fontSize: 13.5,
       }}
     >
       <button className="link" style={{ float: 'right' }} onClick={onClose}>
         close
       </button>
-      <p style={{ margin: 0, fontSize: 13.5 }}>{date.sentence}</p>
-      <Chain date={date} />
-    </div>
+      <span className={late ? 'strong hot' : 'strong'}>{date.sentence}</span>{' '}
+      <span className="soft">
+        {[...date.chain].reverse().map((id, i) => (
+          <span key={id}>
+            {i > 0 && ' → '}
+            <Link to={`/build/${work.get(id)?.buildId}?work=${id}`}>{work.get(id)?.name}</Link>
+          </span>
+        ))}
+      </span>
+    </section>
   )
 }

@@ -5,16 +5,22 @@ interface Props {
   said?: string
 }
 
+const SHAPE = 'polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 50%)'
+
 /** A paper tag with its hole: why something cannot go on, as a word. */
 export function PaperTag({ tag, said }: Props) {
-  const urgent = tag === 'PART' || tag === 'DECIDE' || tag === 'SAFETY' || tag === 'OUT' || tag === 'HANDS'
-  const colour = urgent ? 'var(--hot)' : 'var(--ink)'
+  const needsSomebody =
+    tag === 'PART' || tag === 'DECIDE' || tag === 'SAFETY' || tag === 'OUT' || tag === 'HANDS'
+  const colour = needsSomebody ? 'var(--hot)' : 'var(--ink)'
   return (
     <span
       style={{
         display: 'inline-block',
+        verticalAlign: 'middle',
         maxWidth: '100%',
-        filter: `drop-shadow(0 0 0.5px ${colour}) drop-shadow(0 0 0.5px ${colour})`,
+        background: colour,
+        padding: 1.5,
+        clipPath: SHAPE,
       }}
     >
       <span
@@ -22,12 +28,12 @@ export function PaperTag({ tag, said }: Props) {
           display: 'flex',
           alignItems: 'center',
           gap: 5,
-          padding: '2px 8px 2px 12px',
+          padding: '1px 7px 1px 11px',
           background: 'var(--card)',
           color: colour,
-          clipPath: 'polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 50%)',
+          clipPath: SHAPE,
           fontSize: 12,
-          lineHeight: 1.35,
+          lineHeight: 1.3,
         }}
       >
         <svg width="6" height="6" aria-hidden="true" style={{ flex: 'none' }}>

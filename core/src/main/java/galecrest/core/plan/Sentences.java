@@ -163,17 +163,33 @@ public final class Sentences {
         Map<WorkId, Plan.Placed> placed = new HashMap<>();
         plan.placed().forEach(p -> placed.put(p.work(), p));
         List<String> links = new ArrayList<>();
+        List<String> run = new ArrayList<>();
         for (int i = outlook.chain().size() - 1; i >= 0; i--) {
             WorkId id = outlook.chain().get(i);
             Because because = placed.get(id).because();
-            boolean plainly = because instanceof Because.After a && !a.outside() && !a.curing();
-            String what = work(id) + (plainly ? "" : " waits: " + reason(because));
-            links.add(
-                    because instanceof Because.Nothing || because instanceof Because.Shift
-                            ? work(id) + " takes until " + time(placed.get(id).ready())
-                            : what);
+            if (because instanceof Because.After a && !a.outside() && !a.curing() && !a.lag()) {
+                run.add(work(id));
+                continue;
+            }
+            addRun(links, run);
+            boolean going = because instanceof Because.Nothing || because instanceof Because.Shift;
+            links.add(work(id)
+                    + (going
+                            ? " takes until " + time(placed.get(id).ready())
+                            : " waits: " + reason(because)));
         }
+        addRun(links, run);
         return links.isEmpty() ? margin + "; all of it is done." : margin + ": " + String.join(", then ", links) + ".";
+    }
+
+    /** Work that just follows in its order is told as a run, since nothing but its length can be acted on. */
+    private static void addRun(List<String> links, List<String> run) {
+        if (run.size() <= 2) {
+            links.addAll(run);
+        } else {
+            links.add(run.size() + " jobs in a row up to " + run.get(run.size() - 1));
+        }
+        run.clear();
     }
 
     /** A signed amount of working time, short: "−6 h", "+2 h 30". */

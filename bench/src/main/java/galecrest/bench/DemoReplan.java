@@ -1,0 +1,165 @@
+package galecrest.bench;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import galecrest.core.audit.PlanAudit;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.Planner;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.server.Galecrest;
+import galecrest.server.exchange.CoreJson;
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.servlet.context.ServletWebServerApplicationContext;
+
+/** Replanning the demo shop after one edit: in process, and over HTTP from the edit to the new board. */
+final class DemoReplan {
+    private static final int WARM_UP = 30;
+    private static final int ROUNDS = 100;
+
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final ObjectMapper json = new ObjectMapper();
+    private final String base;
+
+    private DemoReplan(int port) {
+        base = "http://127.0.0.1:" + port;
+    }
+
+    static void run() throws IOException, InterruptedException {
+        try (var context = new SpringApplicationBuilder(Galecrest.class)
+                .profiles("demo")
+                .properties("server.port=0")
+                .run()) {
+            int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+            new DemoReplan(port).measure();
+        }
+    }
+
+    private void measure() throws IOException, InterruptedException {
+        send("GET", "/api/me", null);
+        send("POST", "/api/login", "{\"username\":\"mara\",\"password\":\"brackwater\"}");
+        send("GET", "/api/me", null);
+        ShopSnapshot shop = CoreJson.mapper().readValue(send("GET", "/api/snapshot", null), ShopSnapshot.class);
+        List<String> rows = new ArrayList<>();
+        Times inProcess = inProcess(shop);
+        rows.add(inProcess.row("replan after one edit, in process"));
+        rows.add(overHttp().row("edit to new board, over HTTP"));
+        String table = table(shop, rows);
+        System.out.println(table);
+        write(table);
+    }
+
+    /** One edit a round: another job is pinned not to start before tomorrow. Every plan is audited, outside the clock. */
+    private static Times inProcess(ShopSnapshot shop) {
+        List<Work> open = shop.works().stream()
+                .filter(w -> w.status() == Status.TODO)
+                .toList();
+        Plan[] last = new Plan[1];
+        ShopSnapshot[] edited = new ShopSnapshot[1];
+        Times times = Times.of(WARM_UP, ROUNDS, round -> {
+            List<Pin> pins = new ArrayList<>(shop.pins());
+            Work work = open.get(round % open.size());
+            pins.add(new Pin.NotBefore(new PinId("bench"), work.id(), shop.now().plus(Duration.ofDays(1))));
+            edited[0] = shop.withPins(pins);
+            last[0] = Planner.plan(edited[0], PlanOptions.defaults());
+        });
+        var violations = PlanAudit.violations(edited[0], last[0]);
+        if (!violations.isEmpty()) {
+            throw new IllegalStateException("The plan breaks rules: " + violations);
+        }
+        return times;
+    }
+
+    /** One edit a round: a part's arrival moves by an hour; then the board is read. */
+    private Times overHttp() {
+        return Times.of(10, 50, round -> {
+            JsonNode board = json.readTree(send("GET", "/api/board", null));
+            JsonNode part = null;
+            for (JsonNode candidate : board.get("parts")) {
+                part = candidate.has("arrivalLikely") ? candidate : part;
+            }
+            ObjectNode form = ((ObjectNode) part).deepCopy();
+            Instant likely = Instant.parse(form.get("arrivalLikely").asText()).plusSeconds(3600);
+            form.put("arrivalLow", likely.minusSeconds(3600).toString());
+            form.put("arrivalLikely", likely.toString());
+            form.put("arrivalHigh", likely.plusSeconds(86_400).toString());
+            send("PUT", "/api/parts/" + part.get("id").asText(), form.toString());
+            send("GET", "/api/board", null);
+        });
+    }
+
+    private String send(String method, String path, @org.jspecify.annotations.Nullable String body)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .method(
+                        method,
+                        body == null
+                                ? HttpRequest.BodyPublishers.noBody()
+                                : HttpRequest.BodyPublishers.ofString(body));
+        HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 400) {
+            throw new IOException(method + " " + path + ": " + answer.statusCode() + " " + answer.body());
+        }
+        return answer.body();
+    }
+
+    private String token() {
+        return ((CookieManager) http.cookieHandler().orElseThrow())
+                .getCookieStore().getCookies().stream()
+                        .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                        .map(c -> c.getValue())
+                        .findFirst()
+                        .orElse("");
+    }
+
+    private static String table(ShopSnapshot shop, List<String> rows) {
+        long open = shop.works().stream()
+                .filter(w -> w.status() != Status.DONE)
+                .count();
+        String head = String.format(
+                Locale.ROOT,
+                "The demo shop: %d builds, %d pieces of work of which %d are open, %d people, %d stations.%n%n",
+                shop.builds().size(),
+                shop.works().size(),
+                open,
+                shop.people().size(),
+                shop.stations().size());
+        return head + "| what | rounds | median, ms | p95, ms |\n| --- | ---: | ---: | ---: |\n"
+                + String.join("\n", rows) + "\n";
+    }
+
+    private static void write(String table) throws IOException {
+        Path file = Path.of("docs", "benchmarks.md");
+        if (Files.isDirectory(file.getParent())) {
+            Files.writeString(
+                    file,
+                    "# Benchmarks\n\nMeasured by `./galecrest bench` on two cores of a shared machine, after warm-up; every"
+                            + " figure is from real plans, and the last one of the run was audited.\n\n"
+                            + "In process the planner builds a schedule by each of its priority rules and keeps the best."
+                            + " Over HTTP the edit is saved, journalled, planned twice (for the answer and for what differs)"
+                            + " and the whole board is read once before it and once after it.\n\n"
+                            + table);
+        }
+    }
+}

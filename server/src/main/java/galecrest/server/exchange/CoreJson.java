@@ -1,0 +1,111 @@
+package galecrest.server.exchange;
+
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.JsonValue;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import com.fasterxml.jackson.module.paramnames.ParameterNamesModule;
+import galecrest.core.build.BuildId;
+import galecrest.core.build.CommitmentId;
+import galecrest.core.build.Job;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.build.RunningIn;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.outwork.VendorId;
+import galecrest.core.parts.PartId;
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.Because;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
+import java.util.List;
+
+/**
+ * How the core's values are written as JSON: ids as strings, minutes as numbers, durations and times as ISO 8601
+ * says, the kinds of work and pins told by a field {@code kind}. The core itself knows nothing of this.
+ */
+public final class CoreJson {
+    private CoreJson() {}
+
+    public static ObjectMapper mapper() {
+        JsonMapper.Builder builder = JsonMapper.builder()
+                .addModule(new Jdk8Module())
+                .addModule(new JavaTimeModule())
+                .addModule(new ParameterNamesModule())
+                .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+                .disable(SerializationFeature.WRITE_DURATIONS_AS_TIMESTAMPS)
+                .enable(SerializationFeature.INDENT_OUTPUT)
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .serializationInclusion(JsonInclude.Include.NON_ABSENT);
+        for (Class<?> id : List.of(
+                PersonId.class,
+                StationId.class,
+                VendorId.class,
+                PartId.class,
+                BuildId.class,
+                WorkId.class,
+                LinkId.class,
+                CommitmentId.class,
+                PinId.class)) {
+            builder.addMixIn(id, TextId.class);
+        }
+        return builder.addMixIn(Minutes.class, Number.class)
+                .addMixIn(Work.class, WorkKinds.class)
+                .addMixIn(Pin.class, PinKinds.class)
+                .addMixIn(Because.class, Reasons.class)
+                .build();
+    }
+
+    /** An id is its text. */
+    private abstract static class TextId {
+        @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+        TextId(String value) {}
+
+        @JsonValue
+        abstract String value();
+    }
+
+    /** Minutes are a number. */
+    private abstract static class Number {
+        @JsonCreator(mode = JsonCreator.Mode.DELEGATING)
+        Number(long value) {}
+
+        @JsonValue
+        abstract long value();
+    }
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Job.class, name = "job"),
+        @JsonSubTypes.Type(value = Outwork.class, name = "outwork"),
+        @JsonSubTypes.Type(value = RunningIn.class, name = "runningIn")
+    })
+    private interface WorkKinds {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Pin.ToPerson.class, name = "person"),
+        @JsonSubTypes.Type(value = Pin.ToStation.class, name = "station"),
+        @JsonSubTypes.Type(value = Pin.NotBefore.class, name = "notBefore"),
+        @JsonSubTypes.Type(value = Pin.After.class, name = "after"),
+        @JsonSubTypes.Type(value = Pin.Exactly.class, name = "exactly")
+    })
+    private interface PinKinds {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.SIMPLE_NAME, property = "reason")
+    @JsonAutoDetect(isGetterVisibility = JsonAutoDetect.Visibility.NONE, getterVisibility = JsonAutoDetect.Visibility.NONE)
+    @JsonIgnoreProperties({"tag", "blocker"})
+    private interface Reasons {}
+}

@@ -1,0 +1,80 @@
+package galecrest.server.exchange;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.SnapshotCheck;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** The shop as a snapshot: out as JSON, in from JSON into an empty shop, whole or not at all. */
+@Service
+@ManagerOnly
+class SnapshotService {
+    private static final int MOST_PROBLEMS = 50;
+
+    private final PlanService plans;
+    private final SnapshotStore store;
+    private final Journal journal;
+    private final ObjectMapper json = CoreJson.mapper();
+    private final JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(SnapshotService.class.getResourceAsStream("/shop-snapshot.schema.json"));
+
+    SnapshotService(PlanService plans, SnapshotStore store, Journal journal) {
+        this.plans = plans;
+        this.store = store;
+        this.journal = journal;
+    }
+
+    byte[] export() {
+        try {
+            return json.writeValueAsBytes(plans.current().shop());
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    void importInto(byte[] file) {
+        ShopSnapshot shop = read(file);
+        BadInput.throwIfAny(SnapshotCheck.problems(shop));
+        journal.change("imported a snapshot", () -> {
+            if (!store.isEmpty()) {
+                throw new BadInput("file", "There are builds or people already; a snapshot goes into an empty shop.");
+            }
+            store.save(shop);
+        });
+    }
+
+    private ShopSnapshot read(byte[] file) {
+        JsonNode tree;
+        try {
+            tree = json.readTree(file);
+        } catch (IOException e) {
+            throw new BadInput("file", "This is no JSON that can be read: " + e.getMessage());
+        }
+        if (tree == null || !tree.isObject()) {
+            throw new BadInput("file", "This is no snapshot.");
+        }
+        List<Problem> problems = schema.validate(tree).stream()
+                .limit(MOST_PROBLEMS)
+                .map(m -> new Problem(m.getInstanceLocation().toString(), m.getMessage()))
+                .toList();
+        BadInput.throwIfAny(problems);
+        try {
+            return json.treeToValue(tree, ShopSnapshot.class);
+        } catch (JsonProcessingException | IllegalArgumentException e) {
+            Throwable cause = e.getCause() == null ? e : e.getCause();
+            throw new BadInput("file", "A value cannot be taken: " + cause.getMessage());
+        }
+    }
+}

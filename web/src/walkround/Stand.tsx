@@ -1,0 +1,83 @@
+import { type Car, useBoard } from '../api/board'
+import { CarOutline } from '../ui/CarOutline'
+import { MarginMark } from '../ui/MarginMark'
+import { PaperTag } from '../ui/PaperTag'
+import { when } from '../ui/say'
+
+interface Props {
+  at: string
+  car: Car
+  on: boolean
+  /** With its outline, as on a station. */
+  large?: boolean
+  onPick: (car: string) => void
+}
+
+const ALL_ZONES = ['FRONT', 'ENGINE_BAY', 'COCKPIT', 'REAR']
+
+/** One car as it stands: number, name, margin, what it does, what holds it. */
+export function Stand({ at, car, on, large, onPick }: Props) {
+  const { work, commitment } = useBoard()
+  const date = commitment.get(car.nextDate ?? '')
+  const doing = car.doing.flatMap((id) => work.get(id) ?? [])
+  const busy = new Set(
+    doing.flatMap((w) => (w.job?.wholeCar ? ALL_ZONES : w.job?.onCar ? [w.job.zone as string] : [])),
+  )
+  return (
+    <button
+      className={`stand${on ? ' on' : ''}${car.awayWorkId ? ' away' : ''}`}
+      onClick={() => onPick(car.id)}
+      aria-pressed={on}
+      aria-label={`${car.number} ${car.name}${at ? `, ${at}` : ''}`}
+    >
+      {large ? (
+        <>
+          <span className="stand-head">
+            <span className="soft small">{at}</span>
+            <span className="number" style={{ fontSize: 26 }}>
+              {car.number || '—'}
+            </span>
+          </span>
+          <span style={{ textAlign: 'center', lineHeight: 0, marginTop: -8 }}>
+            <CarOutline body={car.body} busy={busy} width={116} />
+          </span>
+          <span className="strong" style={{ fontSize: 15.5, fontStretch: '90%' }}>
+            {car.name}
+          </span>
+        </>
+      ) : (
+        <span className="stand-head" style={{ alignItems: 'baseline' }}>
+          <span className="strong" style={{ fontSize: 14.5, fontStretch: '88%' }}>
+            {car.name}
+          </span>
+          <span className="number" style={{ fontSize: 20 }}>
+            {car.number || '—'}
+          </span>
+        </span>
+      )}
+      {date ? <MarginMark minutes={date.marginMinutes} /> : <span className="soft small">no date</span>}
+      <Doing car={car} />
+      {car.held && <PaperTag tag={car.held.tag} said={work.get(car.held.workId)?.name} />}
+    </button>
+  )
+}
+
+/** Who is on what, or what comes next, or where it is. */
+function Doing({ car }: { car: Car }) {
+  const { board, work, person, vendor } = useBoard()
+  const now = work.get(car.doing[0] ?? '')
+  const next = work.get(car.next ?? '')
+  const away = work.get(car.awayWorkId ?? '')?.outwork
+  const line = away
+    ? `${vendor.get(away.vendorId)?.name ?? ''} · back ${when(away.backLikely ?? board.now, board.now, board.zone)}`
+    : now
+      ? `${now.job?.startedBy.map((p) => person.get(p)?.name).join(', ')}: ${now.name}`
+      : next?.placed
+        ? `next ${when(next.placed.start, board.now, board.zone)}: ${next.name}`
+        : 'nothing planned'
+  return (
+    <span className={`small one-line ${now ? 'quiet' : 'soft'}`} title={line}>
+      {line}
+    </span>
+  )
+}
