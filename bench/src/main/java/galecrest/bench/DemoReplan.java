@@ -32,7 +32,7 @@ import org.springframework.boot.web.servlet.context.ServletWebServerApplicationC
 
 /** Replanning the demo shop after one edit: in process, and over HTTP from the edit to the new board. */
 final class DemoReplan {
-    private static final int WARM_UP = 30;
+    private static final int WARM_UP = 100;
     private static final int ROUNDS = 100;
 
     private final HttpClient http =

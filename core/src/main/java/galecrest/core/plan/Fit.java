@@ -38,8 +38,19 @@ final class Fit {
             int[] crew,
             int station,
             @Nullable Because cause) {
+        /**
+         * Ends sooner, then starts sooner; then what somebody else could have done is the weaker reason, so that a
+         * start is explained by what holds whoever does the work.
+         */
         boolean betterThan(@Nullable Found other) {
-            return other == null || end < other.end || end == other.end && start < other.start;
+            if (other == null || end != other.end) {
+                return other == null || end < other.end;
+            }
+            return start != other.start ? start < other.start : !personal() && other.personal();
+        }
+
+        private boolean personal() {
+            return cause instanceof Because.PersonBusy || cause instanceof Because.PersonAway;
         }
     }
 

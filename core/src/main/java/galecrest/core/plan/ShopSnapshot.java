@@ -65,6 +65,12 @@ public record ShopSnapshot(
                 published);
     }
 
+    public ShopSnapshot withPublished(Plan told) {
+        return new ShopSnapshot(
+                zone, now, people, stations, vendors, builds, works, links, parts, commitments, pins, rules,
+                Optional.of(told));
+    }
+
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
         return new ShopSnapshot(

@@ -90,7 +90,10 @@ public final class RandomShops {
 
     /** A shop with about so many pieces of work. */
     public static ShopSnapshot shop(long seed, int size) {
-        return new RandomShops(seed).make(size);
+        ShopSnapshot shop = new RandomShops(seed).make(size);
+        return seed % 3 == 0
+                ? shop.withPublished(Planner.plan(shop, PlanOptions.defaults().withRules(1)))
+                : shop;
     }
 
     private <T> T pick(List<T> from) {

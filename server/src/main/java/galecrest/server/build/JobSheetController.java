@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -24,11 +23,9 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/api")
 class JobSheetController {
     private final JobSheetService sheets;
-    private final WorkRepository works;
 
-    JobSheetController(JobSheetService sheets, WorkRepository works) {
+    JobSheetController(JobSheetService sheets) {
         this.sheets = sheets;
-        this.works = works;
     }
 
     record PreviewLine(int line, String stage, String job, int likelyMinutes) {}
@@ -60,9 +57,7 @@ class JobSheetController {
 
     @GetMapping(path = "/builds/{id}/jobs.csv", produces = "text/csv")
     ResponseEntity<byte[]> export(@PathVariable String id) {
-        Map<String, String> stages = works.stages(id);
-        Map<String, String> notes = works.notes(id);
-        return file("job-sheet.csv", sheets.export(id, stages, notes).getBytes(StandardCharsets.UTF_8));
+        return file("job-sheet.csv", sheets.export(id).getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping(path = "/job-sheet-example.csv", produces = "text/csv")

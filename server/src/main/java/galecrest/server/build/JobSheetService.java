@@ -167,7 +167,7 @@ public class JobSheetService {
 
     /** The jobs of a build as a sheet that can be imported again. */
     @AnyHand
-    String export(String build, Map<String, String> stages, Map<String, String> notes) {
+    String export(String build) {
         ShopSnapshot shop = plans.current().shop();
         Map<WorkId, String> refs = new HashMap<>();
         List<Job> jobs = new ArrayList<>();
@@ -177,6 +177,6 @@ public class JobSheetService {
                 refs.put(job.id(), "j" + jobs.size());
             }
         }
-        return CsvFile.write(jobs, refs, shop.links(), stages, notes);
+        return CsvFile.write(jobs, refs, shop.links(), works.stages(build), works.notes(build));
     }
 }

@@ -1,8 +1,6 @@
 package galecrest.server.exchange;
 
-import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -104,8 +102,24 @@ public final class CoreJson {
     })
     private interface PinKinds {}
 
-    @JsonTypeInfo(use = JsonTypeInfo.Id.SIMPLE_NAME, property = "reason")
-    @JsonAutoDetect(isGetterVisibility = JsonAutoDetect.Visibility.NONE, getterVisibility = JsonAutoDetect.Visibility.NONE)
-    @JsonIgnoreProperties({"tag", "blocker"})
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "because")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Because.Nothing.class, name = "nothing"),
+        @JsonSubTypes.Type(value = Because.Shift.class, name = "shift"),
+        @JsonSubTypes.Type(value = Because.NotBefore.class, name = "notBefore"),
+        @JsonSubTypes.Type(value = Because.Pinned.class, name = "pinned"),
+        @JsonSubTypes.Type(value = Because.Held.class, name = "held"),
+        @JsonSubTypes.Type(value = Because.Part.class, name = "part"),
+        @JsonSubTypes.Type(value = Because.After.class, name = "after"),
+        @JsonSubTypes.Type(value = Because.PersonBusy.class, name = "personBusy"),
+        @JsonSubTypes.Type(value = Because.PersonAway.class, name = "personAway"),
+        @JsonSubTypes.Type(value = Because.StationTaken.class, name = "stationTaken"),
+        @JsonSubTypes.Type(value = Because.CarElsewhere.class, name = "carElsewhere"),
+        @JsonSubTypes.Type(value = Because.ZoneFull.class, name = "zoneFull"),
+        @JsonSubTypes.Type(value = Because.WholeCar.class, name = "wholeCar"),
+        @JsonSubTypes.Type(value = Because.Curing.class, name = "curing"),
+        @JsonSubTypes.Type(value = Because.CarAway.class, name = "carAway"),
+        @JsonSubTypes.Type(value = Because.Slot.class, name = "slot")
+    })
     private interface Reasons {}
 }

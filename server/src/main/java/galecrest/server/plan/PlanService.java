@@ -1,6 +1,5 @@
 package galecrest.server.plan;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.Pin;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
@@ -8,12 +7,10 @@ import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Planner;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.server.NewId;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.BadInput;
-import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -21,7 +18,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -36,8 +32,6 @@ public class PlanService {
     private final SnapshotRepository snapshots;
     private final Journal journal;
     private final Clock clock;
-    private final JdbcClient db;
-    private final ObjectMapper json;
     private final Who who;
     private final TransactionTemplate reading;
     private @Nullable Current current;
@@ -46,15 +40,11 @@ public class PlanService {
             SnapshotRepository snapshots,
             Journal journal,
             Clock clock,
-            JdbcClient db,
-            ObjectMapper json,
             Who who,
             org.springframework.transaction.PlatformTransactionManager transactions) {
         this.snapshots = snapshots;
         this.journal = journal;
         this.clock = clock;
-        this.db = db;
-        this.json = json;
         this.who = who;
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
@@ -109,23 +99,14 @@ public class PlanService {
     @ManagerOnly
     public void publish() {
         Plan plan = current().plan();
-        journal.change(
-                "published the plan",
-                () -> db.sql("insert into published_plan (id, at, by_name, plan) values (:id, :at, :by, :plan::jsonb)")
-                        .param("id", NewId.next())
-                        .param("at", Timestamp.from(clock.instant()))
-                        .param("by", who.name())
-                        .param("plan", StoredPlan.write(json, plan))
-                        .update());
+        journal.change("published the plan", () -> snapshots.publish(plan, clock.instant(), who.name()));
     }
 
     /** When the plan was last published, and by whom. */
     public record Published(Instant at, String by) {}
 
     public Optional<Published> lastPublished() {
-        return db.sql("select at, by_name from published_plan order by at desc limit 1")
-                .query((row, n) -> new Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
-                .optional();
+        return snapshots.lastPublished();
     }
 
     /**

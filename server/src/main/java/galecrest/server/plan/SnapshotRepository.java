@@ -35,6 +35,7 @@ import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.people.WorkedTime;
+import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
@@ -43,8 +44,10 @@ import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
+import galecrest.server.NewId;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -120,13 +123,29 @@ public class SnapshotRepository {
                 .orElse(job);
     }
 
-    private Optional<galecrest.core.plan.Plan> published() {
+    private Optional<Plan> published() {
         return db.sql("select plan from published_plan order by at desc limit 1")
                 .query((row, n) -> StoredPlan.read(json, row.getString("plan")))
                 .optional();
     }
 
-    static @Nullable Instant instant(ResultSet row, String column) throws SQLException {
+    int publish(Plan plan, Instant at, String by) {
+        return db.sql("insert into published_plan (id, at, by_name, plan) values (:id, :at, :by, :plan::jsonb)")
+                .param("id", NewId.next())
+                .param("at", Timestamp.from(at))
+                .param("by", by)
+                .param("plan", StoredPlan.write(json, plan))
+                .update();
+    }
+
+    Optional<PlanService.Published> lastPublished() {
+        return db.sql("select at, by_name from published_plan order by at desc limit 1")
+                .query((row, n) ->
+                        new PlanService.Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
+                .optional();
+    }
+
+    private static @Nullable Instant instant(ResultSet row, String column) throws SQLException {
         var time = row.getTimestamp(column);
         return time == null ? null : time.toInstant();
     }

@@ -1,0 +1,35 @@
+package galecrest.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+/** The random shops leave no rule out: each reason, broken pins, missed slots, starts at risk, all come up. */
+class EveryRuleTest {
+    @Test
+    void everyReasonComesUpInTheRandomShops() {
+        Set<String> reasons = new TreeSet<>();
+        int broken = 0;
+        int missed = 0;
+        int atRisk = 0;
+        for (long seed = 0; seed < 400; seed++) {
+            Plan plan = Planner.plan(RandomShops.shop(seed, 30), PlanOptions.defaults());
+            plan.placed().forEach(p -> reasons.add(p.because().getClass().getSimpleName()));
+            broken += plan.brokenPins().size();
+            atRisk += plan.startedAtRisk().size();
+            missed += (int) plan.placed().stream()
+                    .filter(Plan.Placed::slotMissed)
+                    .count();
+        }
+        Set<String> all = new TreeSet<>(Arrays.stream(Because.class.getPermittedSubclasses())
+                .map(Class::getSimpleName)
+                .toList());
+        assertThat(reasons).isEqualTo(all);
+        assertThat(broken).isPositive();
+        assertThat(missed).isPositive();
+        assertThat(atRisk).isPositive();
+    }
+}

@@ -1,0 +1,279 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
+import galecrest.core.build.Commitment;
+import galecrest.core.build.CommitmentId;
+import galecrest.core.build.CrewPlace;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.Estimate;
+import galecrest.core.build.Gate;
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Pin;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.build.Zone;
+import galecrest.core.outwork.Vendor;
+import galecrest.core.outwork.VendorId;
+import galecrest.core.parts.Arrival;
+import galecrest.core.parts.PartId;
+import galecrest.core.parts.PartLine;
+import galecrest.core.parts.PartState;
+import galecrest.core.people.Level;
+import galecrest.core.people.Person;
+import galecrest.core.people.PersonId;
+import galecrest.core.people.ShiftChange;
+import galecrest.core.shop.HouseRules;
+import galecrest.core.shop.Station;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
+import galecrest.core.time.Shift;
+import java.math.BigDecimal;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Small shops for tests, written the way one would tell them: Monday 8:00, shifts 8 to 16, one car. */
+final class Shops {
+    static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
+    /** A Monday. */
+    static final LocalDateTime MONDAY = LocalDateTime.of(2027, 2, 1, 8, 0);
+
+    private ZoneId zone = ZONE;
+    private LocalDateTime now = MONDAY;
+    private final List<Person> people = new ArrayList<>();
+    private final List<Station> stations = new ArrayList<>();
+    private final List<Work> works = new ArrayList<>();
+    private final List<Link> links = new ArrayList<>();
+    private final List<PartLine> parts = new ArrayList<>();
+    private final List<Commitment> commitments = new ArrayList<>();
+    private final List<Pin> pins = new ArrayList<>();
+    private final Map<String, Build> builds = new LinkedHashMap<>();
+
+    static Shops shop() {
+        return new Shops();
+    }
+
+    Shops at(LocalDateTime moment, ZoneId there) {
+        now = moment;
+        zone = there;
+        return this;
+    }
+
+    Instant instant(int dayAhead, int hour, int minute) {
+        return now.toLocalDate().plusDays(dayAhead).atTime(hour, minute).atZone(zone).toInstant();
+    }
+
+    Shops person(String id, String skill, ShiftChange... changes) {
+        return person(id, skill, LocalTime.of(8, 0), LocalTime.of(16, 0), changes);
+    }
+
+    Shops person(String id, String skill, LocalTime from, LocalTime to, ShiftChange... changes) {
+        List<Shift> shifts = Arrays.stream(DayOfWeek.values())
+                .filter(d -> d.getValue() < 6 || from.equals(to))
+                .map(d -> new Shift(d, from, to))
+                .toList();
+        people.add(new Person(
+                new PersonId(id), id, Map.of(skill, Level.ABLE), shifts, List.of(changes), BigDecimal.TEN));
+        return this;
+    }
+
+    Shops station(String id, String kind) {
+        stations.add(new Station(new StationId(id), id, kind, List.of()));
+        return this;
+    }
+
+    Shops part(String id, Instant arrives, int inspection) {
+        parts.add(new PartLine(
+                new PartId(id),
+                id,
+                PartState.ORDERED,
+                Optional.of(Arrival.exactly(arrives)),
+                Minutes.of(inspection),
+                Optional.empty(),
+                Optional.empty()));
+        return this;
+    }
+
+    Shops pair(String one, String other) {
+        parts.replaceAll(p -> p.id().value().equals(one)
+                ? new PartLine(
+                        p.id(), p.name(), p.state(), p.arrival(), p.inspection(), Optional.of(new PartId(other)),
+                        Optional.empty())
+                : p);
+        return this;
+    }
+
+    /** A job of a build; shaped further by {@link JobShape}. */
+    Shops job(String id, String build, int minutes, String skill, JobShape... shapes) {
+        builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
+        JobShape shape = Arrays.stream(shapes).reduce(JobShape.PLAIN, JobShape::and);
+        works.add(new Job(
+                new WorkId(id),
+                new BuildId(build),
+                id,
+                shape.zone(),
+                shape.onCar(),
+                shape.wholeCar(),
+                Estimate.ofMinutes(minutes, minutes, minutes),
+                Optional.empty(),
+                java.util.Collections.nCopies(shape.hands(), new CrewPlace(skill, Level.ABLE)),
+                shape.station(),
+                shape.oneGo(),
+                shape.cure(),
+                shape.lock(),
+                shape.parts(),
+                Gate.EVENT,
+                true,
+                Status.TODO,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+        return this;
+    }
+
+    /** Outwork of the whole car at a vendor who is open 8 to 17 on weekdays. */
+    Shops outwork(String id, String build, boolean wholeCar, int days) {
+        works.add(new Outwork(
+                new WorkId(id),
+                new BuildId(build),
+                id,
+                new VendorId("vendor"),
+                wholeCar,
+                Duration.ofHours(1),
+                Optional.empty(),
+                new Outwork.Turnaround(days, days, days),
+                Duration.ofHours(1),
+                Minutes.ZERO,
+                Gate.EVENT,
+                true,
+                Status.TODO,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+        return this;
+    }
+
+    Shops after(String first, String then) {
+        return link(first, then, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty());
+    }
+
+    Shops link(String first, String then, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {
+        links.add(new Link(new LinkId("l" + links.size()), new WorkId(first), new WorkId(then), type, lag, risk));
+        return this;
+    }
+
+    Shops due(String id, String build, Commitment.Kind kind, Instant at, double weight) {
+        builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
+        commitments.add(new Commitment(
+                new CommitmentId(id), new BuildId(build), id, kind, at, Gate.EVENT, Set.of(), weight));
+        return this;
+    }
+
+    Shops pin(Pin pin) {
+        pins.add(pin);
+        return this;
+    }
+
+    ShopSnapshot snapshot() {
+        List<Shift> open = Arrays.stream(DayOfWeek.values())
+                .filter(d -> d.getValue() < 6)
+                .map(d -> new Shift(d, LocalTime.of(8, 0), LocalTime.of(17, 0)))
+                .toList();
+        return new ShopSnapshot(
+                zone,
+                now.atZone(zone).toInstant(),
+                people,
+                stations,
+                List.of(new Vendor(new VendorId("vendor"), "vendor", "coating", "", open, List.of())),
+                List.copyOf(builds.values()),
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                HouseRules.defaults(),
+                Optional.empty());
+    }
+
+    /** How a job differs from a plain one: one hand, on the car, at the front, no station. */
+    record JobShape(
+            Zone zone,
+            boolean onCar,
+            boolean wholeCar,
+            int hands,
+            Optional<String> station,
+            boolean oneGo,
+            Duration cure,
+            CureLock lock,
+            List<PartId> parts) {
+        static final JobShape PLAIN = new JobShape(
+                Zone.FRONT, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
+
+        static JobShape zone(Zone zone) {
+            return new JobShape(
+                    zone, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
+        }
+
+        static JobShape bench() {
+            return new JobShape(
+                    Zone.FRONT, false, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
+        }
+
+        static JobShape hands(int hands) {
+            return new JobShape(
+                    Zone.FRONT, true, false, hands, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING,
+                    List.of());
+        }
+
+        static JobShape station(String kind) {
+            return new JobShape(
+                    Zone.FRONT, true, false, 1, Optional.of(kind), false, Duration.ZERO, CureLock.NOTHING, List.of());
+        }
+
+        static JobShape inOneGo() {
+            return new JobShape(
+                    Zone.FRONT, true, false, 1, Optional.empty(), true, Duration.ZERO, CureLock.NOTHING, List.of());
+        }
+
+        static JobShape cures(Duration cure, CureLock lock) {
+            return new JobShape(Zone.FRONT, true, false, 1, Optional.empty(), false, cure, lock, List.of());
+        }
+
+        static JobShape needs(String part) {
+            return new JobShape(
+                    Zone.FRONT, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING,
+                    List.of(new PartId(part)));
+        }
+
+        /** Both differences from the plain job. */
+        JobShape and(JobShape o) {
+            return new JobShape(
+                    o.zone != PLAIN.zone ? o.zone : zone,
+                    onCar && o.onCar,
+                    wholeCar || o.wholeCar,
+                    Math.max(hands, o.hands),
+                    o.station.isPresent() ? o.station : station,
+                    oneGo || o.oneGo,
+                    o.cure.isZero() ? cure : o.cure,
+                    o.lock == CureLock.NOTHING ? lock : o.lock,
+                    o.parts.isEmpty() ? parts : o.parts);
+        }
+    }
+}
