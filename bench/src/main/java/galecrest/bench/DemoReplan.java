@@ -49,7 +49,9 @@ final class DemoReplan {
                 .profiles("demo")
                 .properties("server.port=0")
                 .run()) {
-            int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+            int port = ((ServletWebServerApplicationContext) context)
+                    .getWebServer()
+                    .getPort();
             new DemoReplan(port).measure();
         }
     }
@@ -70,9 +72,8 @@ final class DemoReplan {
 
     /** One edit a round: another job is pinned not to start before tomorrow. Every plan is audited, outside the clock. */
     private static Times inProcess(ShopSnapshot shop) {
-        List<Work> open = shop.works().stream()
-                .filter(w -> w.status() == Status.TODO)
-                .toList();
+        List<Work> open =
+                shop.works().stream().filter(w -> w.status() == Status.TODO).toList();
         Plan[] last = new Plan[1];
         ShopSnapshot[] edited = new ShopSnapshot[1];
         Times times = Times.of(WARM_UP, ROUNDS, round -> {
@@ -114,9 +115,7 @@ final class DemoReplan {
                 .header("X-XSRF-TOKEN", token())
                 .method(
                         method,
-                        body == null
-                                ? HttpRequest.BodyPublishers.noBody()
-                                : HttpRequest.BodyPublishers.ofString(body));
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
         if (answer.statusCode() >= 400) {
             throw new IOException(method + " " + path + ": " + answer.statusCode() + " " + answer.body());
@@ -134,9 +133,7 @@ final class DemoReplan {
     }
 
     private static String table(ShopSnapshot shop, List<String> rows) {
-        long open = shop.works().stream()
-                .filter(w -> w.status() != Status.DONE)
-                .count();
+        long open = shop.works().stream().filter(w -> w.status() != Status.DONE).count();
         String head = String.format(
                 Locale.ROOT,
                 "The demo shop: %d builds, %d pieces of work of which %d are open, %d people, %d stations.%n%n",

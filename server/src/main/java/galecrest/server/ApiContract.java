@@ -18,7 +18,9 @@ final class ApiContract {
         try (var context = new SpringApplicationBuilder(Galecrest.class)
                 .profiles("contract")
                 .run()) {
-            int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+            int port = ((ServletWebServerApplicationContext) context)
+                    .getWebServer()
+                    .getPort();
             URI address = URI.create("http://127.0.0.1:" + port + "/v3/api-docs");
             HttpResponse<String> answer = HttpClient.newHttpClient()
                     .send(HttpRequest.newBuilder(address).build(), HttpResponse.BodyHandlers.ofString());

@@ -32,7 +32,8 @@ class ApiDescription {
                     Schema<?> model = schema.get$ref() == null
                             ? schema
                             : context.getDefinedModels()
-                                    .get(schema.get$ref().substring(schema.get$ref().lastIndexOf('/') + 1));
+                                    .get(schema.get$ref()
+                                            .substring(schema.get$ref().lastIndexOf('/') + 1));
                     if (model != null && model.getProperties() != null) {
                         model.setRequired(required(java.getRawClass()));
                     }

@@ -5,10 +5,10 @@ create table shop (
     id boolean primary key default true check (id),
     name text not null check (name <> ''),
     zone text not null,
-    at_risk_start numeric not null check (at_risk_start >= 0),
-    told_otherwise numeric not null check (told_otherwise >= 0),
-    car_in_bits numeric not null check (car_in_bits >= 0),
-    finish_day numeric not null check (finish_day >= 0),
+    at_risk_start double precision not null check (at_risk_start >= 0),
+    told_otherwise double precision not null check (told_otherwise >= 0),
+    car_in_bits double precision not null check (car_in_bits >= 0),
+    finish_day double precision not null check (finish_day >= 0),
     unknown_arrival_days int not null check (unknown_arrival_days >= 0),
     version int not null default 0
 );
@@ -104,7 +104,7 @@ create table build (
     body text not null check (body in ('SALOON', 'COUPE', 'HATCH', 'ROADSTER', 'SINGLE_SEATER', 'TRUCK')),
     customer text not null,
     discipline text not null,
-    weight numeric not null check (weight > 0),
+    weight double precision not null check (weight > 0),
     limit_front int not null default 2 check (limit_front > 0),
     limit_engine_bay int not null default 2 check (limit_engine_bay > 0),
     limit_cockpit int not null default 2 check (limit_cockpit > 0),
@@ -221,11 +221,11 @@ create table link (
     type text not null check (type in ('FINISH_START', 'START_START', 'FINISH_FINISH')),
     lag_minutes int not null check (lag_minutes >= 0),
     lag_working boolean not null,
-    risk_chance numeric check (risk_chance between 0 and 1),
+    risk_chance double precision check (risk_chance between 0 and 1),
     risk_rework_minutes int,
     check (first_id <> then_id),
     check ((risk_chance is null) = (risk_rework_minutes is null)),
-    unique (first_id, then_id, type) deferrable
+    unique (first_id, then_id, type)
 );
 create index link_then on link (then_id);
 
@@ -264,7 +264,7 @@ create table commitment (
     due timestamptz not null,
     gate text not null
         check (gate in ('POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 'EVENT')),
-    weight numeric not null check (weight > 0),
+    weight double precision not null check (weight > 0),
     version int not null default 0
 );
 

@@ -12,8 +12,7 @@ import java.util.regex.Pattern;
  * {@code finding: weeping union rear left}, {@code for now: road springs}.
  */
 public final class CaptureLine {
-    private static final Pattern HELD =
-            Pattern.compile("held\\s+(\\w+)\\s*:\\s*(.+)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern HELD = Pattern.compile("held\\s+(\\w+)\\s*:\\s*(.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern FINDING = Pattern.compile("finding\\s*:\\s*(.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern FOR_NOW = Pattern.compile("for now\\s*:\\s*(.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern TIME = Pattern.compile("(?:(\\d{1,3})h)?(?:(\\d{1,3})m?)?");
@@ -24,8 +23,8 @@ public final class CaptureLine {
     public sealed interface Captured permits NewJob, Held, ForNow, NotUnderstood {}
 
     /** A job to add; {@code finding} where it was found on the car rather than planned. */
-    public record NewJob(String name, Optional<Zone> zone, int minutes, boolean timeSaid, Optional<String> skill,
-            boolean finding)
+    public record NewJob(
+            String name, Optional<Zone> zone, int minutes, boolean timeSaid, Optional<String> skill, boolean finding)
             implements Captured {}
 
     /** What the car does next is held. */

@@ -70,8 +70,27 @@ public record Job(
     public Job withRemaining(Minutes left) {
         Minutes some = left.compareTo(LEAST_REMAINING) < 0 ? LEAST_REMAINING : left;
         return new Job(
-                id, build, name, zone, onCar, wholeCar, estimate, Optional.of(some), crew, stationKind, oneGo, cure,
-                cureLock, parts, gate, essential, status, notBefore, hold, started, doneAt);
+                id,
+                build,
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                estimate,
+                Optional.of(some),
+                crew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                parts,
+                gate,
+                essential,
+                status,
+                notBefore,
+                hold,
+                started,
+                doneAt);
     }
 
     /** The working time that is still to be planned. */

@@ -47,8 +47,8 @@ public final class JobSheet {
     /** Longer sheets than any car needs are refused. */
     public static final int MOST_ROWS = 2_000;
 
-    private static final Pattern AFTER =
-            Pattern.compile("(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d+)(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d+)m)?");
+    private static final Pattern AFTER = Pattern.compile(
+            "(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d+)(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d+)m)?");
 
     private final List<Problem> problems = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
@@ -88,10 +88,12 @@ public final class JobSheet {
     }
 
     private void header(List<String> header) {
-        List<String> missing =
-                NEEDED.stream().filter(c -> !header.contains(c)).toList();
+        List<String> missing = NEEDED.stream().filter(c -> !header.contains(c)).toList();
         if (!missing.isEmpty()) {
-            problem(1, String.join(", ", missing), "The column is missing. Needed are " + String.join(", ", NEEDED) + ".");
+            problem(
+                    1,
+                    String.join(", ", missing),
+                    "The column is missing. Needed are " + String.join(", ", NEEDED) + ".");
         }
         for (String column : header) {
             if (!COLUMNS.contains(column)) {
@@ -106,7 +108,10 @@ public final class JobSheet {
 
     private void rows(List<Map<String, String>> rows) {
         if (rows.size() > MOST_ROWS) {
-            problem(MOST_ROWS + 2, "job", "A sheet has at most " + MOST_ROWS + " jobs; this one has " + rows.size() + ".");
+            problem(
+                    MOST_ROWS + 2,
+                    "job",
+                    "A sheet has at most " + MOST_ROWS + " jobs; this one has " + rows.size() + ".");
             return;
         }
         if (rows.isEmpty()) {
@@ -150,8 +155,8 @@ public final class JobSheet {
         for (Problem found : spec.problems()) {
             problem(line, column(found.field()), found.message());
         }
-        lines.add(new Line(
-                line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs)));
+        lines.add(
+                new Line(line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs)));
     }
 
     private static String column(String field) {
@@ -209,8 +214,7 @@ public final class JobSheet {
         };
     }
 
-    private <E extends Enum<E>> E choice(
-            int line, Map<String, String> row, String column, Class<E> type, E otherwise) {
+    private <E extends Enum<E>> E choice(int line, Map<String, String> row, String column, Class<E> type, E otherwise) {
         String text = cell(row, column);
         if (text.isEmpty()) {
             return otherwise;
@@ -240,8 +244,11 @@ public final class JobSheet {
             String[] said = place.strip().toLowerCase(Locale.ROOT).split(":");
             String skill = said[0].strip();
             if (!skills.isEmpty() && !skills.contains(skill)) {
-                problem(line, "crew", "Nobody in the shop has the skill \"" + skill + "\". There are "
-                        + String.join(", ", skills.stream().sorted().toList()) + ".");
+                problem(
+                        line,
+                        "crew",
+                        "Nobody in the shop has the skill \"" + skill + "\". There are "
+                                + String.join(", ", skills.stream().sorted().toList()) + ".");
             }
             crew.add(new CrewPlace(skill, level(line, said)));
         }
@@ -263,8 +270,11 @@ public final class JobSheet {
 
     private String station(int line, String kind) {
         if (!kind.isEmpty() && !stations.isEmpty() && !stations.contains(kind)) {
-            problem(line, "station", "The shop has no station of the kind \"" + kind + "\". There are "
-                    + String.join(", ", stations.stream().sorted().toList()) + ".");
+            problem(
+                    line,
+                    "station",
+                    "The shop has no station of the kind \"" + kind + "\". There are "
+                            + String.join(", ", stations.stream().sorted().toList()) + ".");
         }
         return kind;
     }
@@ -275,8 +285,11 @@ public final class JobSheet {
         for (String one : text.isEmpty() ? new String[0] : text.split(";")) {
             Matcher said = AFTER.matcher(one.strip());
             if (!said.matches()) {
-                problem(line, "after", "\"" + one.strip() + "\" cannot be read. Say a ref, then if need be FS, SS or FF,"
-                        + " a lag such as +8h (elapsed) or +90mw (working), and risk 20% 60m.");
+                problem(
+                        line,
+                        "after",
+                        "\"" + one.strip() + "\" cannot be read. Say a ref, then if need be FS, SS or FF,"
+                                + " a lag such as +8h (elapsed) or +90mw (working), and risk 20% 60m.");
             } else if (!refs.contains(said.group(1))) {
                 problem(line, "after", "There is no line with the ref " + said.group(1) + ".");
             } else {
@@ -293,17 +306,15 @@ public final class JobSheet {
                     case "FF" -> Link.Type.FINISH_FINISH;
                     default -> Link.Type.FINISH_START;
                 };
-        int lag = said.group(3) == null ? 0 : Integer.parseInt(said.group(3)) * (said.group(4).equals("h") ? 60 : 1);
+        int lag = said.group(3) == null
+                ? 0
+                : Integer.parseInt(said.group(3)) * (said.group(4).equals("h") ? 60 : 1);
         Optional<Link.Risk> risk = said.group(6) == null
                 ? Optional.empty()
                 : Optional.of(new Link.Risk(
                         Math.min(100, Integer.parseInt(said.group(6))) / 100.0,
                         Minutes.of(Integer.parseInt(said.group(7)))));
-        return new After(
-                said.group(1),
-                type,
-                new Link.Lag(Minutes.of(lag), said.group(5) != null),
-                risk);
+        return new After(said.group(1), type, new Link.Lag(Minutes.of(lag), said.group(5) != null), risk);
     }
 
     private void circle() {
@@ -319,7 +330,8 @@ public final class JobSheet {
         }
     }
 
-    private static boolean search(Line at, String target, Map<String, Line> byRef, List<String> path, Set<String> seen) {
+    private static boolean search(
+            Line at, String target, Map<String, Line> byRef, List<String> path, Set<String> seen) {
         path.add(at.spec().name());
         for (After after : at.after()) {
             if (after.ref().equals(target)) {

@@ -64,7 +64,8 @@ public record JobSpec(
 
     private void estimate(List<Problem> problems) {
         if (!(lowMinutes > 0)) {
-            problems.add(new Problem("lowMinutes", "The low estimate must be more than 0 min, not " + lowMinutes + "."));
+            problems.add(
+                    new Problem("lowMinutes", "The low estimate must be more than 0 min, not " + lowMinutes + "."));
         }
         if (!(lowMinutes <= likelyMinutes)) {
             problems.add(new Problem(
@@ -79,8 +80,7 @@ public record JobSpec(
                             + " min). Low ≤ likely ≤ high."));
         }
         if (!(highMinutes <= MOST_MINUTES)) {
-            problems.add(new Problem(
-                    "highMinutes", "A job of more than 800 h is several jobs; split it."));
+            problems.add(new Problem("highMinutes", "A job of more than 800 h is several jobs; split it."));
         }
     }
 }

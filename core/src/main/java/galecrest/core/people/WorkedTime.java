@@ -22,8 +22,8 @@ public final class WorkedTime {
         LocalDate last = to.atZone(zone).toLocalDate();
         for (LocalDate day = start.atZone(zone).toLocalDate(); !day.isAfter(last); day = day.plusDays(1)) {
             LocalDate date = day;
-            boolean away = person.changes().stream()
-                    .anyMatch(c -> c.kind() == ShiftChange.Kind.LEAVE && c.covers(date));
+            boolean away =
+                    person.changes().stream().anyMatch(c -> c.kind() == ShiftChange.Kind.LEAVE && c.covers(date));
             for (Shift shift : person.shifts()) {
                 if (shift.day() == date.getDayOfWeek() && !away) {
                     minutes += Shift.on(date, shift.start(), shift.end(), zone)

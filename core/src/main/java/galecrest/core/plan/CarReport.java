@@ -118,7 +118,8 @@ public record CarReport(
                         .thenComparing(Work::id))
                 .map(w -> {
                     Because because = placed.get(w.id()).because();
-                    ReasonTag tag = w instanceof Outwork ? ReasonTag.OUT : because.tag().orElseThrow();
+                    ReasonTag tag =
+                            w instanceof Outwork ? ReasonTag.OUT : because.tag().orElseThrow();
                     return new HeldBy(w.id(), tag, because);
                 });
     }

@@ -173,10 +173,8 @@ public final class Sentences {
             }
             addRun(links, run);
             boolean going = because instanceof Because.Nothing || because instanceof Because.Shift;
-            links.add(work(id)
-                    + (going
-                            ? " takes until " + time(placed.get(id).ready())
-                            : " waits: " + reason(because)));
+            links.add(
+                    work(id) + (going ? " takes until " + time(placed.get(id).ready()) : " waits: " + reason(because)));
         }
         addRun(links, run);
         return links.isEmpty() ? margin + "; all of it is done." : margin + ": " + String.join(", then ", links) + ".";

@@ -67,14 +67,36 @@ public record ShopSnapshot(
 
     public ShopSnapshot withPublished(Plan told) {
         return new ShopSnapshot(
-                zone, now, people, stations, vendors, builds, works, links, parts, commitments, pins, rules,
+                zone,
+                now,
+                people,
+                stations,
+                vendors,
+                builds,
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                rules,
                 Optional.of(told));
     }
 
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
         return new ShopSnapshot(
-                zone, moment, people, stations, vendors, builds, works, links, parts, commitments, pins, rules,
+                zone,
+                moment,
+                people,
+                stations,
+                vendors,
+                builds,
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                rules,
                 published);
     }
 }

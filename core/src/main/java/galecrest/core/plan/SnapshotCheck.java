@@ -62,7 +62,13 @@ public final class SnapshotCheck {
         for (PartLine part : shop.parts()) {
             part.pairedWith().ifPresent(p -> known("pair of " + part.name(), p, parts));
         }
+        record Tie(WorkId first, WorkId then, Link.Type type) {}
+        Set<Tie> ties = new HashSet<>();
         for (Link link : shop.links()) {
+            if (!ties.add(new Tie(link.first(), link.then(), link.type()))) {
+                problems.add(
+                        new Problem("links", "Two links of one kind tie " + link.first() + " to " + link.then() + "."));
+            }
             known("link", link.first(), works);
             known("link", link.then(), works);
         }

@@ -67,8 +67,21 @@ class PlanAuditTest {
     void workMovedEarlierBreaksManyRules() {
         assertThat(caught(p -> moved(p, Duration.ofMinutes(-65))).keySet())
                 .contains(
-                        "now", "shifts", "link", "one job at a time", "station", "zone", "cure", "part", "hold",
-                        "not before", "pin", "car away", "whole car", "outwork", "outlook");
+                        "now",
+                        "shifts",
+                        "link",
+                        "one job at a time",
+                        "station",
+                        "zone",
+                        "cure",
+                        "part",
+                        "hold",
+                        "not before",
+                        "pin",
+                        "car away",
+                        "whole car",
+                        "outwork",
+                        "outlook");
     }
 
     @Test
@@ -94,7 +107,11 @@ class PlanAuditTest {
         List<Plan.Placed> fewer = plan.placed().subList(1, plan.placed().size());
         List<Plan.Placed> more = new ArrayList<>(plan.placed());
         more.add(plan.placed().get(0));
-        assertThat(PlanAudit.violations(shop, with(plan, fewer))).extracting(Violation::rule).contains("complete");
-        assertThat(PlanAudit.violations(shop, with(plan, more))).extracting(Violation::rule).contains("complete");
+        assertThat(PlanAudit.violations(shop, with(plan, fewer)))
+                .extracting(Violation::rule)
+                .contains("complete");
+        assertThat(PlanAudit.violations(shop, with(plan, more)))
+                .extracting(Violation::rule)
+                .contains("complete");
     }
 }

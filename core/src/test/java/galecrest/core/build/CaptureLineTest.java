@@ -25,8 +25,7 @@ class CaptureLineTest {
 
     @Test
     void aHoldAFindingAndAProvisionalFit() {
-        assertThat(CaptureLine.read("held part: manifold"))
-                .isEqualTo(new CaptureLine.Held(ReasonTag.PART, "manifold"));
+        assertThat(CaptureLine.read("held part: manifold")).isEqualTo(new CaptureLine.Held(ReasonTag.PART, "manifold"));
         assertThat(CaptureLine.read("finding: weeping union rear left"))
                 .isEqualTo(new CaptureLine.NewJob(
                         "Weeping union rear left", Optional.empty(), 60, false, Optional.empty(), true));
@@ -36,11 +35,11 @@ class CaptureLineTest {
     @Test
     void whatCannotBeUnderstoodSaysWhatCould() {
         assertThat(CaptureLine.read("held weather: rain"))
-                .isInstanceOfSatisfying(
-                        CaptureLine.NotUnderstood.class, n -> assertThat(n.why()).contains("part, out, hands"));
+                .isInstanceOfSatisfying(CaptureLine.NotUnderstood.class, n -> assertThat(n.why())
+                        .contains("part, out, hands"));
         assertThat(CaptureLine.read("paint @roof"))
-                .isInstanceOfSatisfying(
-                        CaptureLine.NotUnderstood.class, n -> assertThat(n.why()).contains("engine-bay"));
+                .isInstanceOfSatisfying(CaptureLine.NotUnderstood.class, n -> assertThat(n.why())
+                        .contains("engine-bay"));
         assertThat(CaptureLine.read("  ")).isInstanceOf(CaptureLine.NotUnderstood.class);
     }
 }

@@ -49,11 +49,17 @@ class JobSheetTest {
 
     @Test
     void everyProblemIsFoundWithItsLineAndColumn() {
-        JobSheet.Read read = read(List.of(
-                row("a", "", "x", "juggle", "", "roof"), row("a", "B", "30", "fit", "nowhere", "")));
+        JobSheet.Read read =
+                read(List.of(row("a", "", "x", "juggle", "", "roof"), row("a", "B", "30", "fit", "nowhere", "")));
         assertThat(read.problems())
                 .extracting(Problem::field)
-                .contains("line 2, job", "line 2, likely_min", "line 2, crew", "line 2, zone", "line 3, ref", "line 3, after");
+                .contains(
+                        "line 2, job",
+                        "line 2, likely_min",
+                        "line 2, crew",
+                        "line 2, zone",
+                        "line 3, ref",
+                        "line 3, after");
     }
 
     @Test
@@ -69,9 +75,10 @@ class JobSheetTest {
                 row("a", "Seat", "30", "fit", "c", ""),
                 row("b", "Pedals", "30", "fit", "a", ""),
                 row("c", "Shifter", "30", "fit", "b", "")));
-        assertThat(read.problems())
-                .singleElement()
-                .satisfies(p -> assertThat(p.message()).contains("Seat").contains("Pedals").contains("Shifter"));
+        assertThat(read.problems()).singleElement().satisfies(p -> assertThat(p.message())
+                .contains("Seat")
+                .contains("Pedals")
+                .contains("Shifter"));
     }
 
     @Test

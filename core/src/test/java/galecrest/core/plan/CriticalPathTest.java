@@ -29,7 +29,12 @@ class CriticalPathTest {
         for (int i = 0; i < JOBS; i++) {
             int minutes = 5 * (1 + random.nextInt(60));
             shops.person("p" + i, "s" + i, LocalTime.MIDNIGHT, LocalTime.MIDNIGHT)
-                    .job("j" + i, "car", minutes, "s" + i, Shops.JobShape.bench().and(Shops.JobShape.zone(Zone.REAR)));
+                    .job(
+                            "j" + i,
+                            "car",
+                            minutes,
+                            "s" + i,
+                            Shops.JobShape.bench().and(Shops.JobShape.zone(Zone.REAR)));
             graph.addVertex("j" + i);
             graph.setEdgeWeight(graph.addEdge("j" + i, "end"), -minutes);
             for (int j = 0; j < i; j++) {

@@ -20,9 +20,8 @@ class EveryRuleTest {
             plan.placed().forEach(p -> reasons.add(p.because().getClass().getSimpleName()));
             broken += plan.brokenPins().size();
             atRisk += plan.startedAtRisk().size();
-            missed += (int) plan.placed().stream()
-                    .filter(Plan.Placed::slotMissed)
-                    .count();
+            missed +=
+                    (int) plan.placed().stream().filter(Plan.Placed::slotMissed).count();
         }
         Set<String> all = new TreeSet<>(Arrays.stream(Because.class.getPermittedSubclasses())
                 .map(Class::getSimpleName)

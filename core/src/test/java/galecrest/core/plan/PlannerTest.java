@@ -257,8 +257,7 @@ class PlannerTest {
         Shops shops = shop().at(LocalDateTime.of(2028, 2, 28, 8, 0), Shops.ZONE)
                 .person("bo", "fit")
                 .job("long", "car", 960, "fit");
-        assertThat(placed(plan(shops), "long").end())
-                .isEqualTo(Instant.parse("2028-02-29T15:00:00Z"));
+        assertThat(placed(plan(shops), "long").end()).isEqualTo(Instant.parse("2028-02-29T15:00:00Z"));
     }
 
     @Test
@@ -283,9 +282,8 @@ class PlannerTest {
         PlanDifference difference = PlanDifference.between(plan(before), plan(after));
         assertThat(difference.moved()).extracting(PlanDifference.Moved::work).containsExactly(new WorkId("exhaust"));
         assertThat(difference.toTell()).containsExactly(new PersonId("bo"));
-        assertThat(difference.margins()).singleElement().satisfies(m -> assertThat(m.before()
-                        .orElseThrow()
-                        .minus(m.after().orElseThrow()))
+        assertThat(difference.margins()).singleElement().satisfies(m -> assertThat(
+                        m.before().orElseThrow().minus(m.after().orElseThrow()))
                 .isEqualTo(Minutes.of(480)));
         assertThat(List.copyOf(difference.moved())).hasSize(1);
     }

@@ -356,13 +356,19 @@ public final class RandomShops {
                 Link.Type type = chance(0.75)
                         ? Link.Type.FINISH_START
                         : chance(0.5) ? Link.Type.START_START : Link.Type.FINISH_FINISH;
-                links.add(new Link(
+                Link link = new Link(
                         new LinkId("l" + links.size()),
                         works.get(from).id(),
                         works.get(to).id(),
                         type,
                         lag,
-                        risk));
+                        risk);
+                boolean there = links.stream()
+                        .anyMatch(l ->
+                                l.first().equals(link.first()) && l.then().equals(link.then()) && l.type() == type);
+                if (!there) {
+                    links.add(link);
+                }
             }
         }
         return links;

@@ -75,7 +75,11 @@ final class Shops {
     }
 
     Instant instant(int dayAhead, int hour, int minute) {
-        return now.toLocalDate().plusDays(dayAhead).atTime(hour, minute).atZone(zone).toInstant();
+        return now.toLocalDate()
+                .plusDays(dayAhead)
+                .atTime(hour, minute)
+                .atZone(zone)
+                .toInstant();
     }
 
     Shops person(String id, String skill, ShiftChange... changes) {
@@ -87,8 +91,8 @@ final class Shops {
                 .filter(d -> d.getValue() < 6 || from.equals(to))
                 .map(d -> new Shift(d, from, to))
                 .toList();
-        people.add(new Person(
-                new PersonId(id), id, Map.of(skill, Level.ABLE), shifts, List.of(changes), BigDecimal.TEN));
+        people.add(
+                new Person(new PersonId(id), id, Map.of(skill, Level.ABLE), shifts, List.of(changes), BigDecimal.TEN));
         return this;
     }
 
@@ -112,7 +116,12 @@ final class Shops {
     Shops pair(String one, String other) {
         parts.replaceAll(p -> p.id().value().equals(one)
                 ? new PartLine(
-                        p.id(), p.name(), p.state(), p.arrival(), p.inspection(), Optional.of(new PartId(other)),
+                        p.id(),
+                        p.name(),
+                        p.state(),
+                        p.arrival(),
+                        p.inspection(),
+                        Optional.of(new PartId(other)),
                         Optional.empty())
                 : p);
         return this;
@@ -181,8 +190,8 @@ final class Shops {
 
     Shops due(String id, String build, Commitment.Kind kind, Instant at, double weight) {
         builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
-        commitments.add(new Commitment(
-                new CommitmentId(id), new BuildId(build), id, kind, at, Gate.EVENT, Set.of(), weight));
+        commitments.add(
+                new Commitment(new CommitmentId(id), new BuildId(build), id, kind, at, Gate.EVENT, Set.of(), weight));
         return this;
     }
 
@@ -238,7 +247,14 @@ final class Shops {
 
         static JobShape hands(int hands) {
             return new JobShape(
-                    Zone.FRONT, true, false, hands, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING,
+                    Zone.FRONT,
+                    true,
+                    false,
+                    hands,
+                    Optional.empty(),
+                    false,
+                    Duration.ZERO,
+                    CureLock.NOTHING,
                     List.of());
         }
 
@@ -258,7 +274,14 @@ final class Shops {
 
         static JobShape needs(String part) {
             return new JobShape(
-                    Zone.FRONT, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING,
+                    Zone.FRONT,
+                    true,
+                    false,
+                    1,
+                    Optional.empty(),
+                    false,
+                    Duration.ZERO,
+                    CureLock.NOTHING,
                     List.of(new PartId(part)));
         }
 

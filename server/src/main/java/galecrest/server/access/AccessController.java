@@ -42,7 +42,12 @@ class AccessController {
 
     record PasswordChange(String old, String next) {}
 
-    record NewAccount(String username, String name, Role role, @Nullable String personId, String password) {}
+    record NewAccount(
+            String username,
+            String name,
+            Role role,
+            @Nullable String personId,
+            String password) {}
 
     /** Asking for the token makes the answer set its cookie. */
     @GetMapping("/me")
@@ -69,8 +74,8 @@ class AccessController {
             return account;
         }
         if (result instanceof AccountService.LockedOut locked) {
-            long minutes = Math.max(
-                    1, Duration.between(Instant.now(), locked.until()).toMinutes());
+            long minutes =
+                    Math.max(1, Duration.between(Instant.now(), locked.until()).toMinutes());
             throw new BadInput(
                     "password", "Too many wrong passwords. This account is locked for about " + minutes + " min.");
         }

@@ -17,7 +17,11 @@ class AccountRepository {
     }
 
     /** An account with what is needed to let it in. */
-    record Stored(Account account, String password, int failures, @Nullable Instant lockedUntil) {}
+    record Stored(
+            Account account,
+            String password,
+            int failures,
+            @Nullable Instant lockedUntil) {}
 
     Optional<Stored> find(String username) {
         return db.sql("select * from account where username = :username")
@@ -47,8 +51,7 @@ class AccountRepository {
     }
 
     void save(Account account, String password) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into account (username, name, role, person_id, password)
                         values (:username, :name, :role, :person, :password)
                         on conflict (username) do update

@@ -40,8 +40,8 @@ class SecurityConfiguration {
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.logoutUrl("/api/logout")
-                        .logoutSuccessHandler((request, response, who) ->
-                                response.setStatus(HttpServletResponse.SC_NO_CONTENT)))
+                        .logoutSuccessHandler(
+                                (request, response, who) -> response.setStatus(HttpServletResponse.SC_NO_CONTENT)))
                 .exceptionHandling(errors -> errors.authenticationEntryPoint(
                         (request, response, failure) -> response.setStatus(HttpServletResponse.SC_UNAUTHORIZED)))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))

@@ -48,7 +48,11 @@ public record Board(
      * @param said the difference in words, by car
      */
     public record Draft(
-            @Nullable Instant publishedAt, @Nullable String publishedBy, int moved, List<String> toTell, List<String> said) {}
+            @Nullable Instant publishedAt,
+            @Nullable String publishedBy,
+            int moved,
+            List<String> toTell,
+            List<String> said) {}
 
     /** What the manager wants to hear first in the morning. */
     public record Brief(
@@ -91,13 +95,22 @@ public record Board(
             int total) {}
 
     /** What holds a car: the word on the tag, and the reason in a sentence. */
-    public record Held(String workId, ReasonTag tag, String said, @Nullable Instant until) {}
+    public record Held(
+            String workId,
+            ReasonTag tag,
+            String said,
+            @Nullable Instant until) {}
 
     public record StageView(String id, String name) {}
 
     public record ForNowView(String id, String what, Gate gate, Instant at) {}
 
-    public record MeasurementView(String what, String value, String by, Instant at, @Nullable String staleBecause) {}
+    public record MeasurementView(
+            String what,
+            String value,
+            String by,
+            Instant at,
+            @Nullable String staleBecause) {}
 
     /** What kind of work it is. */
     public enum Kind {
@@ -127,7 +140,8 @@ public record Board(
             @Nullable PlacedView placed,
             @Nullable String cannot) {}
 
-    public record HoldView(ReasonTag reason, String note, @Nullable Instant until) {}
+    public record HoldView(
+            ReasonTag reason, String note, @Nullable Instant until) {}
 
     public record JobView(
             Zone zone,

@@ -21,12 +21,16 @@ class BoardRepository {
         this.db = db;
     }
 
-    record CarRow(
-            String id, String body, String customer, String discipline, int version, int done, int total) {}
+    record CarRow(String id, String body, String customer, String discipline, int version, int done, int total) {}
 
     record WorkRow(String id, @Nullable String stage, String note, int version, boolean finding) {}
 
-    record PartRow(String id, String buildId, String supplier, @Nullable BigDecimal price, int version) {}
+    record PartRow(
+            String id,
+            String buildId,
+            String supplier,
+            @Nullable BigDecimal price,
+            int version) {}
 
     record Keyed<T>(String key, T value) {}
 
@@ -35,26 +39,16 @@ class BoardRepository {
     }
 
     Map<String, CarRow> cars() {
-        return byId(
-                db.sql(
-                                """
+        return byId(db.sql("""
                                 select b.id, b.body, b.customer, b.discipline, b.version,
                                     count(w.id) filter (where w.status = 'DONE') as done, count(w.id) as total
-                                from build b left join work w on w.build_id = b.id group by b.id""")
-                        .query(CarRow.class)
-                        .list(),
-                CarRow::id);
+                                from build b left join work w on w.build_id = b.id group by b.id""").query(CarRow.class).list(), CarRow::id);
     }
 
     Map<String, WorkRow> works() {
-        return byId(
-                db.sql(
-                                """
+        return byId(db.sql("""
                                 select w.id, s.name as stage, w.note, w.version, coalesce(j.finding, false) as finding
-                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
-                        .query(WorkRow.class)
-                        .list(),
-                WorkRow::id);
+                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""").query(WorkRow.class).list(), WorkRow::id);
     }
 
     Map<String, PartRow> parts() {
@@ -128,12 +122,14 @@ class BoardRepository {
 
     private static <T> Map<String, List<T>> grouped(List<Keyed<T>> rows) {
         Map<String, List<T>> groups = new HashMap<>();
-        rows.forEach(r -> groups.computeIfAbsent(r.key(), k -> new ArrayList<>()).add(r.value()));
+        rows.forEach(
+                r -> groups.computeIfAbsent(r.key(), k -> new ArrayList<>()).add(r.value()));
         return groups;
     }
 
     List<Board.CallView> calls(Instant before) {
-        return db.sql("select id, who, about, due from promised_call where done_at is null and due < :before order by due")
+        return db.sql(
+                        "select id, who, about, due from promised_call where done_at is null and due < :before order by due")
                 .param("before", Timestamp.from(before))
                 .query((row, n) -> new Board.CallView(
                         row.getString("id"),
@@ -152,6 +148,9 @@ class BoardRepository {
     }
 
     private int count(String sql, Instant since) {
-        return db.sql(sql).param("since", Timestamp.from(since)).query(Integer.class).single();
+        return db.sql(sql)
+                .param("since", Timestamp.from(since))
+                .query(Integer.class)
+                .single();
     }
 }

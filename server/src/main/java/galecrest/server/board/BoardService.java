@@ -50,7 +50,9 @@ public class BoardService {
     public synchronized Board board() {
         PlanService.Current current = plans.current();
         Board last = known;
-        if (last != null && last.change() == current.change() && last.now().equals(current.shop().now())) {
+        if (last != null
+                && last.change() == current.change()
+                && last.now().equals(current.shop().now())) {
             return last;
         }
         Board fresh = new Assembly(current).board();
@@ -170,8 +172,8 @@ public class BoardService {
                     .toList();
             Optional<Board.CommitmentView> worry = commitments.stream()
                     .filter(c -> c.due().isAfter(shop.now()))
-                    .min(Comparator.comparingLong(
-                            (Board.CommitmentView c) -> c.marginMinutes() == null ? Long.MIN_VALUE : c.marginMinutes()));
+                    .min(Comparator.comparingLong((Board.CommitmentView c) ->
+                            c.marginMinutes() == null ? Long.MIN_VALUE : c.marginMinutes()));
             return new Board.Brief(
                     record.doneSince(yesterday),
                     record.changesSince(yesterday),
@@ -184,8 +186,7 @@ public class BoardService {
 
         private String awayWhen(Person person, LocalDate today) {
             var leave = person.changes().stream()
-                    .filter(c -> c.kind() == galecrest.core.people.ShiftChange.Kind.LEAVE
-                            && !c.to().isBefore(today))
+                    .filter(c -> c.kind() == galecrest.core.people.ShiftChange.Kind.LEAVE && !c.to().isBefore(today))
                     .min(Comparator.comparing(galecrest.core.people.ShiftChange::from))
                     .orElseThrow();
             Instant from = leave.from().atStartOfDay(shop.zone()).toInstant();
@@ -246,7 +247,10 @@ public class BoardService {
         private Board.Held held(CarReport.HeldBy held) {
             String said = words.held(held);
             return new Board.Held(
-                    held.work().value(), held.tag(), said, placed.get(held.work()).start());
+                    held.work().value(),
+                    held.tag(),
+                    said,
+                    placed.get(held.work()).start());
         }
 
         private List<Board.WorkView> works() {

@@ -11,8 +11,7 @@ final class PinViews {
         String id = pin.id().value();
         String work = pin.work().value();
         if (pin instanceof Pin.ToPerson p) {
-            return new Board.PinView(
-                    id, work, Board.PinKind.PERSON, p.person().value(), null, null, null, broken);
+            return new Board.PinView(id, work, Board.PinKind.PERSON, p.person().value(), null, null, null, broken);
         } else if (pin instanceof Pin.ToStation p) {
             return new Board.PinView(
                     id, work, Board.PinKind.STATION, null, p.station().value(), null, null, broken);
@@ -22,7 +21,6 @@ final class PinViews {
         } else if (pin instanceof Pin.NotBefore p) {
             return new Board.PinView(id, work, Board.PinKind.NOT_BEFORE, null, null, null, p.at(), broken);
         }
-        return new Board.PinView(
-                id, work, Board.PinKind.EXACTLY, null, null, null, ((Pin.Exactly) pin).at(), broken);
+        return new Board.PinView(id, work, Board.PinKind.EXACTLY, null, null, null, ((Pin.Exactly) pin).at(), broken);
     }
 }

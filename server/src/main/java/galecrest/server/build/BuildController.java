@@ -120,7 +120,10 @@ public class BuildController {
     record HoldForm(ReasonTag reason, String note, @Nullable Instant until) {}
 
     /** When outwork that leaves now is expected back; without dates the plan's are taken. */
-    record SendForm(@Nullable Instant backLow, @Nullable Instant backLikely, @Nullable Instant backHigh) {}
+    record SendForm(
+            @Nullable Instant backLow,
+            @Nullable Instant backLikely,
+            @Nullable Instant backHigh) {}
 
     record CaptureForm(String text) {}
 

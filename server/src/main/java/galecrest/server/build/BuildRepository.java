@@ -23,34 +23,22 @@ class BuildRepository {
     }
 
     void insert(String id, BuildController.BuildForm form) {
-        bind(
-                        db.sql(
-                                """
+        bind(db.sql("""
                                 insert into build (id, number, name, body, customer, discipline, weight, limit_front,
                                     limit_engine_bay, limit_cockpit, limit_underside, limit_rear, position)
                                 values (:id, :number, :name, :body, :customer, :discipline, :weight, :front, :engineBay,
-                                    :cockpit, :underside, :rear, (select coalesce(max(position), 0) + 1 from build))"""),
-                        id,
-                        form)
-                .update();
+                                    :cockpit, :underside, :rear, (select coalesce(max(position), 0) + 1 from build))"""), id, form).update();
     }
 
     /** False where the version is not the one that is there. */
     boolean update(String id, BuildController.BuildForm form) {
-        return bind(
-                                db.sql(
-                                        """
+        return bind(db.sql("""
                                         update build
                                         set number = :number, name = :name, body = :body, customer = :customer,
                                             discipline = :discipline, weight = :weight, limit_front = :front,
                                             limit_engine_bay = :engineBay, limit_cockpit = :cockpit,
                                             limit_underside = :underside, limit_rear = :rear
-                                        where id = :id and version = :version"""),
-                                id,
-                                form)
-                        .param("version", form.version())
-                        .update()
-                > 0;
+                                        where id = :id and version = :version"""), id, form).param("version", form.version()).update() > 0;
     }
 
     private static JdbcClient.StatementSpec bind(
@@ -82,8 +70,7 @@ class BuildRepository {
     }
 
     void insertCommitment(String id, BuildController.CommitmentForm form) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into commitment (id, build_id, name, kind, due, gate, weight)
                         values (:id, :build, :name, :kind, :due, :gate, :weight)""")
                 .param("id", id)
@@ -97,8 +84,7 @@ class BuildRepository {
     }
 
     boolean updateCommitment(String id, BuildController.CommitmentForm form) {
-        return db.sql(
-                                """
+        return db.sql("""
                                 update commitment
                                 set name = :name, kind = :kind, due = :due, gate = :gate, weight = :weight
                                 where id = :id and version = :version""")
@@ -126,8 +112,7 @@ class BuildRepository {
     }
 
     void insertForNow(String id, String build, String what, Gate gate, Instant at) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into fitted_for_now (id, build_id, what, reason, gate, at)
                         values (:id, :build, :what, '', :gate, :at)""")
                 .param("id", id)

@@ -91,8 +91,7 @@ public class BuildService {
         check(form);
         journal.change("changed the date " + form.name(), () -> {
             if (!builds.updateCommitment(id, form)) {
-                throw new ChangedMeanwhile(
-                        "Somebody else changed or removed this date meanwhile.", 0, List.of());
+                throw new ChangedMeanwhile("Somebody else changed or removed this date meanwhile.", 0, List.of());
             }
         });
     }

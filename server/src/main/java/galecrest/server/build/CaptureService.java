@@ -47,7 +47,8 @@ class CaptureService {
         if (captured instanceof CaptureLine.NotUnderstood not) {
             throw new BadInput("text", not.why());
         } else if (captured instanceof CaptureLine.ForNow forNow) {
-            journal.change("fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
+            journal.change(
+                    "fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
             return new BuildController.CapturedAs("Fitted for now, to be made good before the event.", null);
         } else if (captured instanceof CaptureLine.Held held) {
             Work next = works.nextOf(build)

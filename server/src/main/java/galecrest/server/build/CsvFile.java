@@ -34,7 +34,10 @@ final class CsvFile {
         }
         String text;
         try {
-            text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(file)).toString();
+            text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(file))
+                    .toString();
         } catch (CharacterCodingException e) {
             return wrong("The file is not in UTF-8. Save it again as \"CSV UTF-8\".");
         }
@@ -148,7 +151,8 @@ final class CsvFile {
         long lag = link.lag().minutes().value();
         String wait = lag == 0 ? "" : " +" + lag + "m" + (link.lag().working() ? "w" : "");
         String risk = link.risk()
-                .map(r -> " risk " + Math.round(r.chance() * 100) + "% " + r.rework().value() + "m")
+                .map(r -> " risk " + Math.round(r.chance() * 100) + "% "
+                        + r.rework().value() + "m")
                 .orElse("");
         return ref + type + wait + risk;
     }

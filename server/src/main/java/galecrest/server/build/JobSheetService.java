@@ -144,8 +144,7 @@ public class JobSheetService {
             byRef.put(line.ref(), id);
             works.insertJob(
                     id,
-                    new BuildController.JobForm(
-                            build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
+                    new BuildController.JobForm(build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
                     false);
         }
         for (int i = 0; i < lines.size(); i++) {

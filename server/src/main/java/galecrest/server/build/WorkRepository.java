@@ -26,13 +26,9 @@ class WorkRepository {
     record Head(String id, String buildId, String name, String kind, String status, boolean held, int version) {}
 
     Optional<Head> head(String id) {
-        return db.sql(
-                        """
+        return db.sql("""
                         select id, build_id, name, kind, status, hold_reason is not null as held, version
-                        from work where id = :id""")
-                .param("id", id)
-                .query(Head.class)
-                .optional();
+                        from work where id = :id""").param("id", id).query(Head.class).optional();
     }
 
     private static @Nullable Timestamp timestamp(@Nullable Instant at) {
@@ -51,8 +47,7 @@ class WorkRepository {
                 .optional();
         return there.orElseGet(() -> {
             String id = NewId.next();
-            db.sql(
-                            """
+            db.sql("""
                             insert into stage (id, build_id, name, position)
                             values (:id, :build, :name,
                                 (select coalesce(max(position), 0) + 1 from stage where build_id = :build))""")
@@ -66,8 +61,7 @@ class WorkRepository {
 
     void insertJob(String id, BuildController.JobForm form, boolean finding) {
         JobSpec spec = form.spec();
-        db.sql(
-                        """
+        db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before, note,
                             position)
                         values (:id, :build, :stage, 'JOB', :name, :gate, :essential, 'TODO', :notBefore, :note,
@@ -81,17 +75,11 @@ class WorkRepository {
                 .param("notBefore", timestamp(form.notBefore()))
                 .param("note", form.note())
                 .update();
-        bind(
-                        db.sql(
-                                """
+        bind(db.sql("""
                                 insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes,
                                     high_minutes, station_kind, one_go, cure_minutes, cure_lock, finding)
                                 values (:id, :zone, :onCar, :wholeCar, :low, :likely, :high, :station, :oneGo, :cure,
-                                    :lock, :finding)"""),
-                        id,
-                        spec)
-                .param("finding", finding)
-                .update();
+                                    :lock, :finding)"""), id, spec).param("finding", finding).update();
         insertPlaces(id, spec);
     }
 
@@ -124,8 +112,7 @@ class WorkRepository {
     /** False where the version is not the one that is there. */
     boolean updateJob(String id, BuildController.JobForm form) {
         JobSpec spec = form.spec();
-        int rows = db.sql(
-                        """
+        int rows = db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore, note = :note
@@ -142,17 +129,12 @@ class WorkRepository {
         if (rows == 0) {
             return false;
         }
-        bind(
-                        db.sql(
-                                """
+        bind(db.sql("""
                                 update job
                                 set zone = :zone, on_car = :onCar, whole_car = :wholeCar, low_minutes = :low,
                                     likely_minutes = :likely, high_minutes = :high, station_kind = :station,
                                     one_go = :oneGo, cure_minutes = :cure, cure_lock = :lock
-                                where work_id = :id"""),
-                        id,
-                        spec)
-                .update();
+                                where work_id = :id"""), id, spec).update();
         db.sql("delete from job_place where work_id = :id").param("id", id).update();
         insertPlaces(id, spec);
         return true;
@@ -171,20 +153,15 @@ class WorkRepository {
             String note) {}
 
     JobRow job(String id) {
-        return db.sql(
-                        """
+        return db.sql("""
                         select w.name, coalesce(s.name, '') as stage, j.zone, j.low_minutes, j.likely_minutes,
                             j.high_minutes, w.gate, w.essential, w.note
                         from work w join job j on j.work_id = w.id left join stage s on s.id = w.stage_id
-                        where w.id = :id""")
-                .param("id", id)
-                .query(JobRow.class)
-                .single();
+                        where w.id = :id""").param("id", id).query(JobRow.class).single();
     }
 
     void insertOutwork(String id, BuildController.OutworkForm form) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
                             position)
                         values (:id, :build, :stage, 'OUTWORK', :name, :gate, :essential, 'TODO', :notBefore,
@@ -197,16 +174,11 @@ class WorkRepository {
                 .param("essential", form.essential())
                 .param("notBefore", timestamp(form.notBefore()))
                 .update();
-        bind(
-                        db.sql(
-                                """
+        bind(db.sql("""
                                 insert into outwork (work_id, vendor_id, whole_car, out_minutes, slot_from, slot_to,
                                     low_days, likely_days, high_days, back_minutes, inspection_minutes)
                                 values (:id, :vendor, :wholeCar, :out, :slotFrom, :slotTo, :low, :likely, :high, :back,
-                                    :inspection)"""),
-                        id,
-                        form)
-                .update();
+                                    :inspection)"""), id, form).update();
     }
 
     private static JdbcClient.StatementSpec bind(
@@ -226,8 +198,7 @@ class WorkRepository {
     }
 
     boolean updateOutwork(String id, BuildController.OutworkForm form) {
-        int rows = db.sql(
-                        """
+        int rows = db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore
@@ -241,26 +212,22 @@ class WorkRepository {
                 .param("notBefore", timestamp(form.notBefore()))
                 .update();
         if (rows > 0) {
-            bind(
-                            db.sql(
-                                    """
+            bind(db.sql("""
                                     update outwork
                                     set vendor_id = :vendor, whole_car = :wholeCar, out_minutes = :out,
                                         slot_from = :slotFrom, slot_to = :slotTo, low_days = :low,
                                         likely_days = :likely, high_days = :high, back_minutes = :back,
                                         inspection_minutes = :inspection
-                                    where work_id = :id"""),
-                            id,
-                            form)
-                    .update();
+                                    where work_id = :id"""), id, form).update();
         }
         return rows > 0;
     }
 
     void send(String id, Instant now, Instant low, Instant likely, Instant high) {
-        db.sql("update work set status = 'STARTED' where id = :id").param("id", id).update();
-        db.sql(
-                        """
+        db.sql("update work set status = 'STARTED' where id = :id")
+                .param("id", id)
+                .update();
+        db.sql("""
                         update outwork set away_since = :now, back_low = :low, back_likely = :likely, back_high = :high
                         where work_id = :id""")
                 .param("id", id)
@@ -276,7 +243,8 @@ class WorkRepository {
     }
 
     void start(String id, Instant now, List<String> by, @Nullable String station) {
-        db.sql("update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null where id = :id")
+        db.sql(
+                        "update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null where id = :id")
                 .param("id", id)
                 .update();
         db.sql("update job set started_at = :now, station_id = :station where work_id = :id")
@@ -303,14 +271,10 @@ class WorkRepository {
     }
 
     void done(String id, Instant now) {
-        db.sql(
-                        """
+        db.sql("""
                         update work
                         set status = 'DONE', done_at = :now, hold_reason = null, hold_note = null, hold_until = null
-                        where id = :id""")
-                .param("id", id)
-                .param("now", Timestamp.from(now))
-                .update();
+                        where id = :id""").param("id", id).param("now", Timestamp.from(now)).update();
         db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
     }
 
@@ -343,7 +307,8 @@ class WorkRepository {
     }
 
     void insertPlainLink(String first, String then) {
-        insertLink(NewId.next(), new BuildController.LinkForm(first, then, Link.Type.FINISH_START, 0, false, null, null));
+        insertLink(
+                NewId.next(), new BuildController.LinkForm(first, then, Link.Type.FINISH_START, 0, false, null, null));
     }
 
     boolean deleteLink(String id) {
@@ -383,7 +348,9 @@ class WorkRepository {
 
     /** Stages of a build's works by work, where they have one. */
     Map<String, String> stages(String build) {
-        return texts("select w.id, s.name as text from work w join stage s on s.id = w.stage_id where w.build_id = :build", build);
+        return texts(
+                "select w.id, s.name as text from work w join stage s on s.id = w.stage_id where w.build_id = :build",
+                build);
     }
 
     /** Notes of a build's works by work. */

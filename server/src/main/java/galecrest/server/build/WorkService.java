@@ -139,7 +139,10 @@ public class WorkService {
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "Outside work needs a name."));
         }
-        if (form.outMinutes() < 0 || form.backMinutes() < 0 || form.outMinutes() > 20_000 || form.backMinutes() > 20_000) {
+        if (form.outMinutes() < 0
+                || form.backMinutes() < 0
+                || form.outMinutes() > 20_000
+                || form.backMinutes() > 20_000) {
             problems.add(new Problem("outMinutes", "The way takes between 0 and 20 000 min."));
         }
         if (form.lowDays() < 0 || form.lowDays() > form.likelyDays() || form.likelyDays() > form.highDays()) {
@@ -195,9 +198,11 @@ public class WorkService {
         }
         Optional<Plan.Placed> placed = placed(id);
         String me = who.account().personId();
-        List<String> planned = placed.map(p -> p.crew().stream().map(PersonId::value).toList()).orElse(List.of());
+        List<String> planned =
+                placed.map(p -> p.crew().stream().map(PersonId::value).toList()).orElse(List.of());
         List<String> by = me == null || planned.contains(me) ? planned : List.of(me);
-        String station = placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
+        String station =
+                placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
         journal.change("started " + head.name(), () -> works.start(id, clock.instant(), by, station));
     }
 
@@ -244,14 +249,12 @@ public class WorkService {
         }
         boolean going = head.status().equals("STARTED") && head.kind().equals("JOB");
         int remaining = going ? remaining(id) : 0;
-        journal.change(
-                "held " + head.name() + ": " + form.reason().name() + ", " + form.note(),
-                () -> {
-                    works.hold(id, form);
-                    if (going) {
-                        works.pause(id, remaining);
-                    }
-                });
+        journal.change("held " + head.name() + ": " + form.reason().name() + ", " + form.note(), () -> {
+            works.hold(id, form);
+            if (going) {
+                works.pause(id, remaining);
+            }
+        });
     }
 
     @AnyHand

@@ -59,10 +59,22 @@ final class DemoCars {
         done(works, 0, 8);
         record.done(works.get(11), hoursAgo(28));
         String flange = record.part(
-                car, "coated exhaust flange", "SHIPPED", "Harbour Coatings", "184.00", DemoShop.at(shop.saturday(1).minusDays(3), 12), 45);
+                car,
+                "coated exhaust flange",
+                "SHIPPED",
+                "Harbour Coatings",
+                "184.00",
+                DemoShop.at(shop.saturday(1).minusDays(3), 12),
+                45);
         record.needs(flange, works.get(8));
         String hose = record.part(
-                car, "oil cooler hoses, −10", "ORDERED", "Slip Hose & Fittings", "96.40", DemoShop.at(shop.workday(2), 11), 15);
+                car,
+                "oil cooler hoses, −10",
+                "ORDERED",
+                "Slip Hose & Fittings",
+                "96.40",
+                DemoShop.at(shop.workday(2), 11),
+                15);
         record.needs(hose, works.get(10));
         shop.date(car, "Four hours of Crane Moor", Kind.EVENT, DemoShop.at(shop.saturday(1), 9), Gate.EVENT, 3);
         record.call(car, "Harbour Coatings", "the flange: which day, truly?", shop.at(0, 10));
@@ -78,7 +90,13 @@ final class DemoCars {
         record.away(tuner, hoursAgo(5), DemoShop.at(shop.workday(1), 18));
         record.link(tuner, works.get(14));
         record.link(tuner, works.get(16));
-        shop.date(car, "Spare ready for Crane Moor", Kind.PROMISE, DemoShop.at(shop.saturday(1).minusDays(1), 16), Gate.EVENT, 1);
+        shop.date(
+                car,
+                "Spare ready for Crane Moor",
+                Kind.PROMISE,
+                DemoShop.at(shop.saturday(1).minusDays(1), 16),
+                Gate.EVENT,
+                1);
     }
 
     /** The big rally rebuild. */
@@ -90,7 +108,13 @@ final class DemoCars {
         String paint = record.outwork(car, "Shell painted", "slip", true, 45, 4, 5, 7, 45, 60, Gate.POWER_UP);
         record.link(works.get(14), tieOut(works, paint, 23));
         String rods = record.part(
-                car, "connecting rods, set", "ORDERED", "Anchor Machining", "612.00", DemoShop.at(shop.workday(6), 10), 60);
+                car,
+                "connecting rods, set",
+                "ORDERED",
+                "Anchor Machining",
+                "612.00",
+                DemoShop.at(shop.workday(6), 10),
+                60);
         record.needs(rods, works.get(17));
         shop.date(car, "Test at Fennmark", Kind.PROMISE, DemoShop.at(shop.saturday(4), 9), Gate.TEST, 1);
         shop.date(car, "Stages of the Lower Fells", Kind.EVENT, DemoShop.at(shop.saturday(6), 7), Gate.EVENT, 2);
@@ -128,8 +152,8 @@ final class DemoCars {
         done(works, 0, 6);
         record.started(works.get(7), "kit", null, hoursAgo(3));
         record.weldOutside(works.get(6));
-        String wishbones = record.part(
-                car, "wishbone bushes", "SHIPPED", "Slip Hose & Fittings", "148.20", shop.at(0, 12), 15);
+        String wishbones =
+                record.part(car, "wishbone bushes", "SHIPPED", "Slip Hose & Fittings", "148.20", shop.at(0, 12), 15);
         record.needs(wishbones, works.get(21));
         shop.date(car, "Hand-over", Kind.PROMISE, DemoShop.at(shop.saturday(4).minusDays(1), 16), Gate.EVENT, 1);
     }
@@ -139,18 +163,40 @@ final class DemoCars {
         String car = shop.build("", "Lunnet roadster", Body.ROADSTER, "Dr. A. Merrow", "regularity", 1);
         List<String> works = shop.work(car, "annual-refresh", "rewire");
         done(works, 0, 5);
-        record.hold(works.get(13), "DECIDE", "the customer chooses: repair the panel or a new one", DemoShop.at(shop.workday(3), 12));
-        record.hold(works.get(5), "DECIDE", "the customer has not agreed the price of the discs", DemoShop.at(shop.workday(2), 12));
-        shop.date(car, "Hand-over before the holidays", Kind.PROMISE, DemoShop.at(shop.saturday(5).minusDays(1), 16), Gate.EVENT, 1);
+        record.hold(
+                works.get(13),
+                "DECIDE",
+                "the customer chooses: repair the panel or a new one",
+                DemoShop.at(shop.workday(3), 12));
+        record.hold(
+                works.get(5),
+                "DECIDE",
+                "the customer has not agreed the price of the discs",
+                DemoShop.at(shop.workday(2), 12));
+        shop.date(
+                car,
+                "Hand-over before the holidays",
+                Kind.PROMISE,
+                DemoShop.at(shop.saturday(5).minusDays(1), 16),
+                Gate.EVENT,
+                1);
         record.call(car, "Dr. A. Merrow", "panel: repair or new?", shop.at(0, 14));
-        record.measurement(car, "Alignment", "camber −1.5° / −1.4°", "Sef", hoursAgo(400), "wheel bearings and hubs renewed");
+        record.measurement(
+                car, "Alignment", "camber −1.5° / −1.4°", "Sef", hoursAgo(400), "wheel bearings and hubs renewed");
     }
 
     private void tarn() {
-        String car = shop.build("19", "Tarn formula", Body.SINGLE_SEATER, "Coldharbour Racing", "formula, nut-and-bolt week", 1);
+        String car = shop.build(
+                "19", "Tarn formula", Body.SINGLE_SEATER, "Coldharbour Racing", "formula, nut-and-bolt week", 1);
         List<String> works = shop.work(car, "nut-and-bolt-week");
         done(works, 0, 2);
-        shop.date(car, "Winter cup, round two", Kind.EVENT, DemoShop.at(shop.saturday(1).plusDays(1), 10), Gate.EVENT, 1.5);
+        shop.date(
+                car,
+                "Winter cup, round two",
+                Kind.EVENT,
+                DemoShop.at(shop.saturday(1).plusDays(1), 10),
+                Gate.EVENT,
+                1.5);
         record.forNow(car, "borrowed left mirror", "the right one is on order", Gate.EVENT);
     }
 
@@ -158,8 +204,8 @@ final class DemoCars {
         String car = shop.build("34", "Hask touring car", Body.SALOON, "B. Tollander", "historic touring", 1);
         List<String> works = shop.work(car, "cage-and-shell", "rewire", "annual-refresh");
         done(works, 0, 6);
-        String inspected = shop.date(
-                car, "Cage inspected", Kind.PROMISE, DemoShop.at(shop.workday(14), 16), Gate.POWER_UP, 0.5);
+        String inspected =
+                shop.date(car, "Cage inspected", Kind.PROMISE, DemoShop.at(shop.workday(14), 16), Gate.POWER_UP, 0.5);
         record.due(inspected, works.get(9));
         shop.date(car, "Spring meeting at Hollin", Kind.EVENT, DemoShop.at(shop.saturday(13), 9), Gate.EVENT, 1);
     }
@@ -184,8 +230,8 @@ final class DemoCars {
         record.finding(car, "Open connector behind the battery tray", "ENGINE_BAY", "wire", 60);
         record.finding(car, "Inlet valve stuck in cylinder 3", "ENGINE_BAY", "engines", 300);
         record.finding(car, "Filler over rust at the left sill", "UNDERSIDE", "weld", 480);
-        String agreed = shop.date(
-                car, "Estimate agreed", Kind.PROMISE, DemoShop.at(shop.workday(8), 16), Gate.POWER_UP, 0.2);
+        String agreed =
+                shop.date(car, "Estimate agreed", Kind.PROMISE, DemoShop.at(shop.workday(8), 16), Gate.POWER_UP, 0.2);
         record.due(agreed, works.get(1));
         record.due(agreed, works.get(16));
         shop.date(car, "Ready for its first season", Kind.PROMISE, DemoShop.at(shop.saturday(16), 9), Gate.EVENT, 0.5);

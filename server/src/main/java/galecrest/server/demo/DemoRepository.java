@@ -34,26 +34,17 @@ class DemoRepository {
     }
 
     void shop(String name, ZoneId zone) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
                             unknown_arrival_days)
-                        values (:name, :zone, 4, 2, 0.2, 0.1, 14)""")
-                .param("name", name)
-                .param("zone", zone.getId())
-                .update();
+                        values (:name, :zone, 4, 2, 0.2, 0.1, 14)""").param("name", name).param("zone", zone.getId()).update();
     }
 
     /** {@code skills} as "fit:LEAD,weld:ABLE", {@code hours} as "07:30-12:00,…", Monday to Friday. */
     void person(String id, String name, String skills, String hours, int cost) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into person (id, name, cost_per_hour, position)
-                        values (:id, :name, :cost, (select count(*) from person))""")
-                .param("id", id)
-                .param("name", name)
-                .param("cost", cost)
-                .update();
+                        values (:id, :name, :cost, (select count(*) from person))""").param("id", id).param("name", name).param("cost", cost).update();
         for (String skill : skills.split(",")) {
             db.sql("insert into person_skill values (:id, :skill, :level)")
                     .param("id", id)
@@ -85,7 +76,8 @@ class DemoRepository {
     }
 
     void station(String id, String name, String kind) {
-        db.sql("insert into station (id, name, kind, position) values (:id, :name, :kind, (select count(*) from station))")
+        db.sql(
+                        "insert into station (id, name, kind, position) values (:id, :name, :kind, (select count(*) from station))")
                 .param("id", id)
                 .param("name", name)
                 .param("kind", kind)
@@ -119,8 +111,7 @@ class DemoRepository {
 
     String commitment(String build, String name, Commitment.Kind kind, Instant due, Gate gate, double weight) {
         String id = NewId.next();
-        db.sql(
-                        """
+        db.sql("""
                         insert into commitment (id, build_id, name, kind, due, gate, weight)
                         values (:id, :build, :name, :kind, :due, :gate, :weight)""")
                 .param("id", id)
@@ -150,7 +141,9 @@ class DemoRepository {
     }
 
     void started(String work, String person, @Nullable String station, Instant at) {
-        db.sql("update work set status = 'STARTED' where id = :id").param("id", work).update();
+        db.sql("update work set status = 'STARTED' where id = :id")
+                .param("id", work)
+                .update();
         db.sql("update job set started_at = :at, station_id = :station where work_id = :id")
                 .param("id", work)
                 .param("at", Timestamp.from(at))
@@ -173,7 +166,9 @@ class DemoRepository {
 
     /** The brackets of a truck can be welded on the floor outside, without a bay. */
     void weldOutside(String work) {
-        db.sql("update job set station_kind = null where work_id = :id").param("id", work).update();
+        db.sql("update job set station_kind = null where work_id = :id")
+                .param("id", work)
+                .update();
     }
 
     String part(
@@ -186,8 +181,7 @@ class DemoRepository {
             int inspection) {
         String id = NewId.next();
         Timestamp likely = arrives == null ? null : Timestamp.from(arrives);
-        db.sql(
-                        """
+        db.sql("""
                         insert into part (id, build_id, name, state, supplier, price, arrival_low, arrival_likely,
                             arrival_high, inspection_minutes, position)
                         values (:id, :build, :name, :state, :supplier, :price, :low, :likely, :high, :inspection,
@@ -237,8 +231,7 @@ class DemoRepository {
             int inspection,
             Gate gate) {
         String id = work(build, "OUTWORK", name, gate);
-        db.sql(
-                        """
+        db.sql("""
                         insert into outwork (work_id, vendor_id, whole_car, out_minutes, low_days, likely_days,
                             high_days, back_minutes, inspection_minutes)
                         values (:id, :vendor, :whole, :out, :low, :likely, :high, :back, :inspection)""")
@@ -257,8 +250,7 @@ class DemoRepository {
 
     private String work(String build, String kind, String name, Gate gate) {
         String id = NewId.next();
-        db.sql(
-                        """
+        db.sql("""
                         insert into work (id, build_id, kind, name, gate, essential, status, position)
                         values (:id, :build, :kind, :name, :gate, true, 'TODO',
                             (select count(*) from work where build_id = :build))""")
@@ -272,9 +264,10 @@ class DemoRepository {
     }
 
     void away(String outwork, Instant since, Instant back) {
-        db.sql("update work set status = 'STARTED' where id = :id").param("id", outwork).update();
-        db.sql(
-                        """
+        db.sql("update work set status = 'STARTED' where id = :id")
+                .param("id", outwork)
+                .update();
+        db.sql("""
                         update outwork set away_since = :since, back_low = :low, back_likely = :likely, back_high = :high
                         where work_id = :id""")
                 .param("id", outwork)
@@ -298,8 +291,7 @@ class DemoRepository {
 
     void finding(String build, String name, String zone, String skill, int likely) {
         String id = work(build, "JOB", name, Gate.POWER_UP);
-        db.sql(
-                        """
+        db.sql("""
                         insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes, high_minutes,
                             one_go, cure_minutes, cure_lock, finding)
                         values (:id, :zone, true, false, :low, :likely, :high, false, 0, 'NOTHING', true)""")
@@ -328,7 +320,8 @@ class DemoRepository {
     }
 
     void forNow(String build, String what, String reason, Gate gate) {
-        db.sql("insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, now())")
+        db.sql(
+                        "insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, now())")
                 .param("id", NewId.next())
                 .param("build", build)
                 .param("what", what)

@@ -151,8 +151,7 @@ class DemoShop implements SmartInitializingSingleton {
 
     /** The Saturday so many weeks ahead; 0 is the next one. */
     LocalDate saturday(int weeks) {
-        return today()
-                .with(java.time.temporal.TemporalAdjusters.next(DayOfWeek.SATURDAY))
+        return today().with(java.time.temporal.TemporalAdjusters.next(DayOfWeek.SATURDAY))
                 .plusWeeks(weeks);
     }
 
@@ -168,8 +167,8 @@ class DemoShop implements SmartInitializingSingleton {
 
     String build(
             String number, String name, BuildController.Body body, String customer, String discipline, double weight) {
-        return builds.add(new BuildController.BuildForm(
-                number, name, body, customer, discipline, weight, 2, 2, 2, 2, 2, 0));
+        return builds.add(
+                new BuildController.BuildForm(number, name, body, customer, discipline, weight, 2, 2, 2, 2, 2, 0));
     }
 
     /** Adds templates one after the other; the first work of each follows the last of the one before. */

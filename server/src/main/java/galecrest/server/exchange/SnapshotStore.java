@@ -40,7 +40,8 @@ class SnapshotStore {
     }
 
     boolean isEmpty() {
-        return db.sql("select (select count(*) from person) + (select count(*) from build) + (select count(*) from station)")
+        return db.sql(
+                                "select (select count(*) from person) + (select count(*) from build) + (select count(*) from station)")
                         .query(Integer.class)
                         .single()
                 == 0;
@@ -66,8 +67,7 @@ class SnapshotStore {
         Map<PartId, String> builds = buildsOfParts(shop);
         shop.parts().forEach(p -> part(p, builds.get(p.id())));
         shop.parts().forEach(p -> p.pairedWith()
-                .ifPresent(o -> insert(
-                        "update part set paired_with = ? where id = ?", o.value(), p.id().value())));
+                .ifPresent(o -> insert("update part set paired_with = ? where id = ?", o.value(), p.id().value())));
         shop.works().forEach(this::needs);
         shop.commitments().forEach(this::commitment);
         shop.pins().forEach(this::pin);
@@ -91,45 +91,76 @@ class SnapshotStore {
 
     private void person(Person person) {
         String id = person.id().value();
-        insert("insert into person (id, name, cost_per_hour, position) values (?, ?, ?, ?)", id, person.name(), person.costPerHour(), position++);
-        person.skills().forEach((skill, level) ->
-                insert("insert into person_skill values (?, ?, ?)", id, skill, level.name()));
-        person.shifts().forEach(s -> insert(
-                "insert into person_shift values (?, ?, ?, ?)",
+        insert(
+                "insert into person (id, name, cost_per_hour, position) values (?, ?, ?, ?)",
                 id,
-                s.day().getValue(),
-                DayMinutes.start(s.start()),
-                DayMinutes.end(s.end())));
-        person.changes().forEach(c -> insert(
-                "insert into shift_change values (?, ?, ?, ?, ?, ?, ?, ?)",
-                NewId.next(),
-                id,
-                c.kind().name(),
-                c.from(),
-                c.to(),
-                DayMinutes.start(c.start()),
-                DayMinutes.end(c.end()),
-                c.note()));
+                person.name(),
+                person.costPerHour(),
+                position++);
+        person.skills()
+                .forEach(
+                        (skill, level) -> insert("insert into person_skill values (?, ?, ?)", id, skill, level.name()));
+        person.shifts()
+                .forEach(s -> insert(
+                        "insert into person_shift values (?, ?, ?, ?)",
+                        id,
+                        s.day().getValue(),
+                        DayMinutes.start(s.start()),
+                        DayMinutes.end(s.end())));
+        person.changes()
+                .forEach(c -> insert(
+                        "insert into shift_change values (?, ?, ?, ?, ?, ?, ?, ?)",
+                        NewId.next(),
+                        id,
+                        c.kind().name(),
+                        c.from(),
+                        c.to(),
+                        DayMinutes.start(c.start()),
+                        DayMinutes.end(c.end()),
+                        c.note()));
     }
 
     private void station(Station station) {
         String id = station.id().value();
-        insert("insert into station (id, name, kind, position) values (?, ?, ?, ?)", id, station.name(), station.kind(), position++);
-        station.closures().forEach(c -> insert(
-                "insert into station_closure values (?, ?, ?, ?, ?)", NewId.next(), id, c.from(), c.to(), c.reason()));
+        insert(
+                "insert into station (id, name, kind, position) values (?, ?, ?, ?)",
+                id,
+                station.name(),
+                station.kind(),
+                position++);
+        station.closures()
+                .forEach(c -> insert(
+                        "insert into station_closure values (?, ?, ?, ?, ?)",
+                        NewId.next(),
+                        id,
+                        c.from(),
+                        c.to(),
+                        c.reason()));
     }
 
     private void vendor(Vendor vendor) {
         String id = vendor.id().value();
-        insert("insert into vendor (id, name, trade, phone) values (?, ?, ?, ?)", id, vendor.name(), vendor.trade(), vendor.phone());
-        vendor.hours().forEach(s -> insert(
-                "insert into vendor_hours values (?, ?, ?, ?)",
+        insert(
+                "insert into vendor (id, name, trade, phone) values (?, ?, ?, ?)",
                 id,
-                s.day().getValue(),
-                DayMinutes.start(s.start()),
-                DayMinutes.end(s.end())));
-        vendor.closures().forEach(c -> insert(
-                "insert into vendor_closure values (?, ?, ?, ?, ?)", NewId.next(), id, c.from(), c.to(), c.reason()));
+                vendor.name(),
+                vendor.trade(),
+                vendor.phone());
+        vendor.hours()
+                .forEach(s -> insert(
+                        "insert into vendor_hours values (?, ?, ?, ?)",
+                        id,
+                        s.day().getValue(),
+                        DayMinutes.start(s.start()),
+                        DayMinutes.end(s.end())));
+        vendor.closures()
+                .forEach(c -> insert(
+                        "insert into vendor_closure values (?, ?, ?, ?, ?)",
+                        NewId.next(),
+                        id,
+                        c.from(),
+                        c.to(),
+                        c.reason()));
     }
 
     private void build(Build build) {
@@ -210,8 +241,7 @@ class SnapshotStore {
                     job.crew().get(place).least().name());
         }
         job.started()
-                .ifPresent(s -> s.by()
-                        .forEach(p -> insert("insert into job_started_by values (?, ?)", id, p.value())));
+                .ifPresent(s -> s.by().forEach(p -> insert("insert into job_started_by values (?, ?)", id, p.value())));
     }
 
     private void outwork(Outwork o) {
@@ -252,7 +282,7 @@ class SnapshotStore {
 
     private void link(Link link) {
         insert(
-                "insert into link values (?, ?, ?, ?, ?, ?, ?, ?) on conflict do nothing",
+                "insert into link values (?, ?, ?, ?, ?, ?, ?, ?)",
                 link.id().value(),
                 link.first().value(),
                 link.then().value(),
@@ -267,7 +297,8 @@ class SnapshotStore {
     private static Map<PartId, String> buildsOfParts(ShopSnapshot shop) {
         Map<PartId, String> builds = new HashMap<>();
         if (!shop.builds().isEmpty()) {
-            shop.parts().forEach(p -> builds.put(p.id(), shop.builds().get(0).id().value()));
+            shop.parts()
+                    .forEach(p -> builds.put(p.id(), shop.builds().get(0).id().value()));
         }
         for (Work work : shop.works()) {
             if (work instanceof Job job) {
@@ -300,8 +331,11 @@ class SnapshotStore {
 
     private void needs(Work work) {
         if (work instanceof Job job) {
-            job.parts().forEach(p -> insert(
-                    "insert into part_need values (?, ?)", p.value(), job.id().value()));
+            job.parts()
+                    .forEach(p -> insert(
+                            "insert into part_need values (?, ?)",
+                            p.value(),
+                            job.id().value()));
         }
     }
 
@@ -323,7 +357,8 @@ class SnapshotStore {
     private void pin(Pin pin) {
         String id = pin.id().value();
         String work = pin.work().value();
-        String sql = "insert into pin (id, work_id, kind, person_id, station_id, first_id, at) values (?, ?, ?, ?, ?, ?, ?)";
+        String sql =
+                "insert into pin (id, work_id, kind, person_id, station_id, first_id, at) values (?, ?, ?, ?, ?, ?, ?)";
         if (pin instanceof Pin.ToPerson p) {
             insert(sql, id, work, "PERSON", p.person().value(), null, null, null);
         } else if (pin instanceof Pin.ToStation p) {

@@ -83,8 +83,7 @@ public class Journal {
             return outer.get();
         }
         db.sql("select 1 from pg_advisory_xact_lock(7241)").query((row, n) -> 0).list();
-        long id = db.sql(
-                        """
+        long id = db.sql("""
                         insert into change (at, actor, session_id, summary, undoes)
                         values (:at, :actor, :session, :summary, :undoes) returning id""")
                 .param("at", Timestamp.from(clock.instant()))
@@ -108,16 +107,12 @@ public class Journal {
 
     /** The change that undo would take back: the last one of this session that still stands. */
     public Optional<Entry> lastOfSession() {
-        return db.sql(
-                        """
+        return db.sql("""
                         select c.id, c.at, c.actor, c.summary, false as undone, false as undoes
                         from change c
                         where c.session_id = :session and c.undoes is null
                             and not exists (select 1 from change u where u.undoes = c.id)
-                        order by c.id desc limit 1""")
-                .param("session", who.session())
-                .query(Entry.class)
-                .optional();
+                        order by c.id desc limit 1""").param("session", who.session()).query(Entry.class).optional();
     }
 
     /** Takes the last change of this session back, unless somebody has changed the same since; returns its summary. */
@@ -140,28 +135,22 @@ public class Journal {
     }
 
     public List<Entry> latest(int most) {
-        return db.sql(
-                        """
+        return db.sql("""
                         select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes
                         from change c left join change u on u.undoes = c.id
-                        order by c.id desc limit :most""")
-                .param("most", most)
-                .query(Entry.class)
-                .list();
+                        order by c.id desc limit :most""").param("most", most).query(Entry.class).list();
     }
 
     public List<Entry> after(long id) {
-        return db.sql(
-                        """
+        return db.sql("""
                         select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes
-                        from change c where c.id > :id order by c.id""")
-                .param("id", id)
-                .query(Entry.class)
-                .list();
+                        from change c where c.id > :id order by c.id""").param("id", id).query(Entry.class).list();
     }
 
     /** The number of the last change; 0 before the first. */
     public long last() {
-        return db.sql("select coalesce(max(id), 0) from change").query(Long.class).single();
+        return db.sql("select coalesce(max(id), 0) from change")
+                .query(Long.class)
+                .single();
     }
 }

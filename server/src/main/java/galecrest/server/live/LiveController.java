@@ -141,8 +141,7 @@ class LiveController {
                     carries ? difference.moved().size() : 0,
                     carries ? margins(difference, now) : List.of(),
                     carries ? names(difference, now) : List.of());
-            screens.forEach(s -> send(
-                    s, SseEmitter.event().name("change").data(change, MediaType.APPLICATION_JSON)));
+            screens.forEach(s -> send(s, SseEmitter.event().name("change").data(change, MediaType.APPLICATION_JSON)));
         }
     }
 

@@ -32,8 +32,7 @@ class VendorRepository {
     }
 
     boolean update(String id, VendorController.VendorForm form) {
-        int rows = db.sql(
-                        """
+        int rows = db.sql("""
                         update vendor set name = :name, trade = :trade, phone = :phone
                         where id = :id and version = :version""")
                 .param("id", id)
@@ -43,8 +42,12 @@ class VendorRepository {
                 .param("version", form.version())
                 .update();
         if (rows > 0) {
-            db.sql("delete from vendor_hours where vendor_id = :id").param("id", id).update();
-            db.sql("delete from vendor_closure where vendor_id = :id").param("id", id).update();
+            db.sql("delete from vendor_hours where vendor_id = :id")
+                    .param("id", id)
+                    .update();
+            db.sql("delete from vendor_closure where vendor_id = :id")
+                    .param("id", id)
+                    .update();
             insertHours(id, form);
         }
         return rows > 0;

@@ -54,7 +54,8 @@ class PartRepository {
                     }
                     Timestamp before = row.getTimestamp("arrival_likely");
                     Instant after = form.arrivalLikely();
-                    boolean moved = after != null && (before == null || !before.toInstant().equals(after));
+                    boolean moved = after != null
+                            && (before == null || !before.toInstant().equals(after));
                     return moved
                             ? name + " now arrives " + WHEN.format(after.atZone(ZoneId.of(row.getString("zone"))))
                             : "changed the part " + name;
@@ -63,37 +64,25 @@ class PartRepository {
     }
 
     void insert(String id, PartController.PartForm form) {
-        bind(
-                        db.sql(
-                                """
+        bind(db.sql("""
                                 insert into part (id, build_id, name, state, supplier, price, arrival_low,
                                     arrival_likely, arrival_high, inspection_minutes, paired_with, pair_override,
                                     position)
                                 values (:id, :build, :name, :state, :supplier, :price, :low, :likely, :high,
                                     :inspection, :paired, :override,
-                                    (select coalesce(max(position), 0) + 1 from part))"""),
-                        id,
-                        form)
-                .param("build", form.buildId())
-                .update();
+                                    (select coalesce(max(position), 0) + 1 from part))"""), id, form).param("build", form.buildId()).update();
         insertNeeds(id, form);
     }
 
     /** False where the version is not the one that is there. */
     boolean update(String id, PartController.PartForm form) {
-        int rows = bind(
-                        db.sql(
-                                """
+        int rows = bind(db.sql("""
                                 update part
                                 set name = :name, state = :state, supplier = :supplier, price = :price,
                                     arrival_low = :low, arrival_likely = :likely, arrival_high = :high,
                                     inspection_minutes = :inspection, paired_with = :paired,
                                     pair_override = :override
-                                where id = :id and version = :version"""),
-                        id,
-                        form)
-                .param("version", form.version())
-                .update();
+                                where id = :id and version = :version"""), id, form).param("version", form.version()).update();
         if (rows > 0) {
             db.sql("delete from part_need where part_id = :id").param("id", id).update();
             insertNeeds(id, form);

@@ -33,14 +33,16 @@ class PartService {
     void change(String id, PartController.PartForm form) {
         String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
         check(form, id);
-        journal.change(() -> {
-            String what = parts.whatChanges(id, form);
-            if (!parts.update(id, form)) {
-                throw new ChangedMeanwhile(
-                        "Somebody else changed the part " + name + " meanwhile.", parts.version(id), List.of());
-            }
-            return what;
-        }, what -> what);
+        journal.change(
+                () -> {
+                    String what = parts.whatChanges(id, form);
+                    if (!parts.update(id, form)) {
+                        throw new ChangedMeanwhile(
+                                "Somebody else changed the part " + name + " meanwhile.", parts.version(id), List.of());
+                    }
+                    return what;
+                },
+                what -> what);
     }
 
     void remove(String id) {

@@ -29,8 +29,7 @@ class PeopleRepository {
     }
 
     void insert(String id, PeopleController.PersonForm form) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into person (id, name, cost_per_hour, position)
                         values (:id, :name, :cost, (select coalesce(max(position), 0) + 1 from person))""")
                 .param("id", id)
@@ -42,8 +41,7 @@ class PeopleRepository {
 
     /** False where the version is not the one that is there. */
     boolean update(String id, PeopleController.PersonForm form) {
-        int rows = db.sql(
-                        "update person set name = :name, cost_per_hour = :cost where id = :id and version = :version")
+        int rows = db.sql("update person set name = :name, cost_per_hour = :cost where id = :id and version = :version")
                 .param("id", id)
                 .param("name", form.name().strip())
                 .param("cost", form.costPerHour())
@@ -82,8 +80,7 @@ class PeopleRepository {
 
     void insertShiftChange(
             String id, String person, PeopleController.ShiftChangeForm form, LocalTime start, LocalTime end) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into shift_change (id, person_id, kind, from_day, to_day, start_minute, end_minute, note)
                         values (:id, :person, :kind, :from, :to, :start, :end, :note)""")
                 .param("id", id)

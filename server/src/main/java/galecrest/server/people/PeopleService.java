@@ -95,8 +95,7 @@ class PeopleService {
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A person needs a name."));
         }
-        if (form.costPerHour().signum() < 0
-                || form.costPerHour().compareTo(BigDecimal.valueOf(10_000)) > 0) {
+        if (form.costPerHour().signum() < 0 || form.costPerHour().compareTo(BigDecimal.valueOf(10_000)) > 0) {
             problems.add(new Problem("costPerHour", "The cost per hour is between 0 and 10 000."));
         }
         problems.addAll(hourProblems("shifts", form.shifts()));

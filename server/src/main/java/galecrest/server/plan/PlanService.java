@@ -62,7 +62,9 @@ public class PlanService {
     public synchronized Current current() {
         Instant now = now();
         Current known = current;
-        if (known != null && known.change() == journal.last() && known.shop().now().equals(now)) {
+        if (known != null
+                && known.change() == journal.last()
+                && known.shop().now().equals(now)) {
             return known;
         }
         Current fresh = reading.execute(status -> {
@@ -91,8 +93,10 @@ public class PlanService {
 
     /** What differs between what people were told and the present plan; empty before anything was published. */
     public Optional<PlanDifference> unpublished(Current now) {
-        return now.shop().published().map(told -> PlanDifference.between(
-                StillOpen.of(told, now.shop()), StillOpen.of(now.plan(), now.shop())));
+        return now.shop()
+                .published()
+                .map(told ->
+                        PlanDifference.between(StillOpen.of(told, now.shop()), StillOpen.of(now.plan(), now.shop())));
     }
 
     /** Tells people the present plan. */

@@ -214,8 +214,8 @@ public class SnapshotRepository {
     }
 
     private List<Station> stations() {
-        var closures = grouped(
-                "select * from station_closure order by from_day", "station_id", SnapshotRepository::closure);
+        var closures =
+                grouped("select * from station_closure order by from_day", "station_id", SnapshotRepository::closure);
         return db.sql("select * from station order by position, id")
                 .query((row, n) -> new Station(
                         new StationId(row.getString("id")),
@@ -269,8 +269,8 @@ public class SnapshotRepository {
         String reason = row.getString("hold_reason");
         return reason == null
                 ? Optional.empty()
-                : Optional.of(new Hold(
-                        ReasonTag.valueOf(reason), row.getString("hold_note"), optional(row, "hold_until")));
+                : Optional.of(
+                        new Hold(ReasonTag.valueOf(reason), row.getString("hold_note"), optional(row, "hold_until")));
     }
 
     private List<Job> jobs() {
@@ -395,8 +395,7 @@ public class SnapshotRepository {
                         row.getBigDecimal("risk_chance") == null
                                 ? Optional.empty()
                                 : Optional.of(new Link.Risk(
-                                        row.getDouble("risk_chance"),
-                                        Minutes.of(row.getInt("risk_rework_minutes"))))))
+                                        row.getDouble("risk_chance"), Minutes.of(row.getInt("risk_rework_minutes"))))))
                 .list();
     }
 

@@ -117,8 +117,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         String message = at.isEmpty()
                 ? "The request is not what is expected here."
                 : "The field " + at + " is missing or has a value that cannot be read.";
-        ProblemDetail detail = detail(
-                HttpStatus.BAD_REQUEST, "That cannot be read", message, List.of(new Problem(at, message)));
+        ProblemDetail detail =
+                detail(HttpStatus.BAD_REQUEST, "That cannot be read", message, List.of(new Problem(at, message)));
         return handleExceptionInternal(unreadable, detail, headers, HttpStatus.BAD_REQUEST, request);
     }
 

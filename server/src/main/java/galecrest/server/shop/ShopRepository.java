@@ -29,8 +29,7 @@ class ShopRepository {
 
     /** False where the version is not the one that is there. */
     boolean save(ShopController.ShopForm form) {
-        return db.sql(
-                                """
+        return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
                                     unknown_arrival_days)
                                 values (:name, :zone, :risk, :told, :bits, :finish, :days)
@@ -58,8 +57,7 @@ class ShopRepository {
     }
 
     void insertStation(String id, ShopController.StationForm form) {
-        db.sql(
-                        """
+        db.sql("""
                         insert into station (id, name, kind, position)
                         values (:id, :name, :kind, (select coalesce(max(position), 0) + 1 from station))""")
                 .param("id", id)

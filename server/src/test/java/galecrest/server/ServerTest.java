@@ -1,0 +1,131 @@
+package galecrest.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.server.access.Account;
+import galecrest.server.access.AccountService;
+import galecrest.server.access.Role;
+import jakarta.servlet.http.Cookie;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.ActiveProfiles;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** A test against the demo shop on a real PostgreSQL; the moment is a Wednesday morning. */
+@SpringBootTest(properties = "galecrest.start=2026-11-25T07:10:00Z")
+@AutoConfigureMockMvc
+@ActiveProfiles("demo")
+public abstract class ServerTest {
+    protected static final Account MARA = new Account("mara", "Mara", Role.MANAGER, "mara");
+    protected static final Account SEF = new Account("sef", "Sef", Role.LEAD, "sef");
+    protected static final Account BO = new Account("bo", "Bo", Role.HAND, "bo");
+
+    private static final String PASSWORD = "brackwater";
+
+    @Autowired
+    protected MockMvc mvc;
+
+    protected final ObjectMapper json = new ObjectMapper();
+    private final Map<String, Cookie> sessions = new HashMap<>();
+
+    @Autowired
+    private AccountService accounts;
+
+    /** An answer: its status and its body as JSON. */
+    protected record Answer(int status, JsonNode body) {
+        /** The message at a field, or empty. */
+        public String at(String field) {
+            return StreamSupport.stream(body.path("problems").spliterator(), false)
+                    .filter(p -> p.path("field").asText().equals(field))
+                    .map(p -> p.path("message").asText())
+                    .findFirst()
+                    .orElse("");
+        }
+    }
+
+    /** The session of the account in this test: it signs in the first time. */
+    protected Cookie session(Account account) throws Exception {
+        Cookie known = sessions.get(account.username());
+        if (known == null) {
+            if (accounts.none()) {
+                accounts.saveDemoAccount(new Account("mara", "Mara", Role.MANAGER, null), PASSWORD);
+            }
+            known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
+                            .with(csrf())
+                            .contentType(MediaType.APPLICATION_JSON)
+                            .content(json.writeValueAsString(
+                                    Map.of("username", account.username(), "password", PASSWORD))))
+                    .andReturn()
+                    .getResponse()
+                    .getCookie("SESSION");
+            sessions.put(account.username(), known);
+        }
+        return known;
+    }
+
+    /** A work of a car, by the car's number and the work's name. */
+    protected JsonNode workOf(String number, String name) throws Exception {
+        String car = find("cars", "number", number).get("id").asText();
+        return StreamSupport.stream(board().path("works").spliterator(), false)
+                .filter(w -> w.path("buildId").asText().equals(car))
+                .filter(w -> w.path("name").asText().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    protected Answer call(Account account, String method, String path, @Nullable Object body) throws Exception {
+        var request = MockMvcRequestBuilders.request(HttpMethod.valueOf(method), path)
+                .cookie(session(account))
+                .with(csrf());
+        if (body != null) {
+            request.contentType(MediaType.APPLICATION_JSON)
+                    .content(body instanceof String text ? text : json.writeValueAsString(body));
+        }
+        return answer(mvc.perform(request).andReturn());
+    }
+
+    protected Answer upload(Account account, String path, byte[] file) throws Exception {
+        return answer(mvc.perform(MockMvcRequestBuilders.multipart(path)
+                        .file(new org.springframework.mock.web.MockMultipartFile("file", "f.csv", "text/csv", file))
+                        .cookie(session(account))
+                        .with(csrf()))
+                .andReturn());
+    }
+
+    private Answer answer(MvcResult result) throws Exception {
+        String text = result.getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+        boolean isJson = text.startsWith("{") || text.startsWith("[");
+        return new Answer(result.getResponse().getStatus(), json.readTree(isJson ? text : "{}"));
+    }
+
+    protected JsonNode board() throws Exception {
+        return call(MARA, "GET", "/api/board", null).body();
+    }
+
+    /** The first thing of a kind on the board with a field of that value. */
+    protected JsonNode find(String things, String field, String value) throws Exception {
+        return StreamSupport.stream(board().path(things).spliterator(), false)
+                .filter(t -> t.path(field).asText().equals(value))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The record without what moves by itself, to show that nothing changed. */
+    protected String record() throws Exception {
+        var snapshot = (com.fasterxml.jackson.databind.node.ObjectNode)
+                call(MARA, "GET", "/api/snapshot", null).body();
+        snapshot.remove("now");
+        return snapshot.toString();
+    }
+}

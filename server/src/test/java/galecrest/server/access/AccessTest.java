@@ -1,0 +1,109 @@
+package galecrest.server.access;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import galecrest.server.ServerTest;
+import java.util.Map;
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.http.MediaType;
+
+class AccessTest extends ServerTest {
+    private static final int FORBIDDEN = 403;
+
+    /** Who may do what. An empty body is refused later, as bad input, where the role may. */
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource({
+        // method, path, manager, lead, hand
+        "GET,    /api/board,                        yes, yes, yes",
+        "GET,    /api/my-day,                       yes, yes, yes",
+        "GET,    /api/templates,                    yes, yes, yes",
+        "POST,   /api/works/none/start,             yes, yes, yes",
+        "POST,   /api/works/none/pause,             yes, yes, yes",
+        "POST,   /api/works/none/done,              yes, yes, yes",
+        "POST,   /api/works/none/release,           yes, yes, yes",
+        "DELETE, /api/works/none,                   yes, yes, no",
+        "DELETE, /api/links/none,                   yes, yes, no",
+        "DELETE, /api/commitments/none,             yes, yes, no",
+        "DELETE, /api/parts/none,                   yes, yes, no",
+        "POST,   /api/calls/none/done,              yes, yes, no",
+        "POST,   /api/fitted-for-now/none/made-good, yes, yes, no",
+        "DELETE, /api/pins/none,                    yes, no,  no",
+        "DELETE, /api/builds/none,                  yes, no,  no",
+        "DELETE, /api/people/none,                  yes, no,  no",
+        "DELETE, /api/people/none/shift-changes/x,  yes, no,  no",
+        "DELETE, /api/stations/none,                yes, no,  no",
+        "DELETE, /api/vendors/none,                 yes, no,  no",
+        "GET,    /api/snapshot,                     yes, no,  no",
+        "GET,    /api/accounts,                     yes, no,  no"
+    })
+    void roleByAction(String method, String path, String manager, String lead, String hand) throws Exception {
+        check(MARA, method, path, manager);
+        check(SEF, method, path, lead);
+        check(BO, method, path, hand);
+        assertThat(mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request(
+                                        org.springframework.http.HttpMethod.valueOf(method), path)
+                                .with(csrf()))
+                        .andReturn()
+                        .getResponse()
+                        .getStatus())
+                .as("nobody %s %s", method, path)
+                .isEqualTo(401);
+    }
+
+    private void check(Account account, String method, String path, String may) throws Exception {
+        int status = call(account, method, path, null).status();
+        if (may.equals("yes")) {
+            assertThat(status).as("%s %s %s", account.role(), method, path).isNotEqualTo(FORBIDDEN);
+        } else {
+            assertThat(status).as("%s %s %s", account.role(), method, path).isEqualTo(FORBIDDEN);
+        }
+    }
+
+    @Test
+    void aForgedRequestWithoutTheTokenIsRefused() throws Exception {
+        mvc.perform(post("/api/undo").cookie(session(MARA))).andExpect(status().isForbidden());
+    }
+
+    @Test
+    void repeatedFailuresLockTheAccountForAWhile() throws Exception {
+        for (int i = 0; i < 4; i++) {
+            assertThat(signIn("kit", "wrong")).contains("do not go together");
+        }
+        assertThat(signIn("kit", "wrong")).contains("locked");
+        assertThat(signIn("kit", "brackwater")).contains("locked");
+        assertThat(signIn("nobody", "wrong")).contains("do not go together");
+        assertThat(signIn("bo", "brackwater")).contains("\"role\":\"HAND\"");
+    }
+
+    private String signIn(String username, String password) throws Exception {
+        return mvc.perform(post("/api/login")
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(json.writeValueAsString(Map.of("username", username, "password", password))))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+    }
+
+    @Test
+    void pagesMayLoadNothingFromElsewhere() throws Exception {
+        mvc.perform(get("/api/me"))
+                .andExpect(header().string("Content-Security-Policy", Matchers.containsString("default-src 'self'")))
+                .andExpect(header().string("X-Content-Type-Options", "nosniff"));
+    }
+
+    @Test
+    void aShortPasswordIsRefused() throws Exception {
+        Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", "short"));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at("next")).contains("10 to 70");
+    }
+}
