@@ -1,0 +1,114 @@
+package galecrest.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import galecrest.server.Galecrest;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.ActiveProfiles;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** A test in a real browser against the demo shop, on a Wednesday morning. */
+@SpringBootTest(
+        classes = Galecrest.class,
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "galecrest.start=2026-11-25T07:10:00Z")
+@ActiveProfiles("demo")
+abstract class BrowserTest {
+    /** What headless Chromium needs to start as root and to leave the network alone. */
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    private static Playwright playwright;
+    private static Browser browser;
+
+    @LocalServerPort
+    private int port;
+
+    @DynamicPropertySource
+    static void aDatabaseOfItsOwn(DynamicPropertyRegistry properties) {
+        properties.add("spring.datasource.url", () -> System.getenv("SPRING_DATASOURCE_URL") + "_e2e");
+    }
+
+    @BeforeAll
+    static void openBrowser() {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(ARGUMENTS));
+    }
+
+    @AfterAll
+    static void closeBrowser() {
+        playwright.close();
+    }
+
+    @AfterEach
+    void closeWindows() {
+        browser.contexts().forEach(BrowserContext::close);
+    }
+
+    /** A window of a browser of its own, as a desk's or a phone's. */
+    Page window(int width, int height, ColorScheme colours) {
+        return browser.newContext(new Browser.NewContextOptions()
+                        .setViewportSize(width, height)
+                        .setColorScheme(colours)
+                        .setTimezoneId("Europe/Berlin"))
+                .newPage();
+    }
+
+    Page signIn(String username, int width, int height, ColorScheme colours) {
+        Page page = window(width, height, colours);
+        page.navigate(address("/"));
+        page.getByLabel("User name").fill(username);
+        page.getByLabel("Password", new Page.GetByLabelOptions().setExact(true)).fill("brackwater");
+        button(page, "Sign in").click();
+        return page;
+    }
+
+    Page manager() {
+        Page page = signIn("mara", 1280, 800, ColorScheme.LIGHT);
+        page.waitForURL("**/walk**");
+        return page;
+    }
+
+    Page phone(String username) {
+        Page page = signIn(username, 390, 844, ColorScheme.LIGHT);
+        page.waitForURL("**/day");
+        return page;
+    }
+
+    String address(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    static Locator region(Page page, String name) {
+        return page.locator("[aria-label='" + name + "']");
+    }
+}

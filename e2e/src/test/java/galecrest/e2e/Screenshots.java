@@ -1,0 +1,56 @@
+package galecrest.e2e;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Takes the pictures of docs/screenshots; run by {@code ./galecrest shots}. */
+@EnabledIfSystemProperty(named = "galecrest.shots", matches = ".+")
+class Screenshots extends BrowserTest {
+    private final Path folder = Path.of(System.getProperty("galecrest.shots", "."));
+
+    private void shot(Page page, String name) {
+        page.waitForLoadState();
+        page.evaluate("() => document.fonts.ready");
+        page.waitForTimeout(400);
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+
+    @Test
+    void everyMainView() {
+        Page door = window(1280, 800, ColorScheme.LIGHT);
+        door.navigate(address("/"));
+        shot(door, "log-in");
+        Page mara = manager();
+        shot(mara, "walkround");
+        mara.keyboard().press("p");
+        shot(mara, "runway");
+        mara.locator("text:has-text('now')").first().waitFor();
+        mara.getByTitle("Show the chain").nth(2).click();
+        mara.locator("button[aria-expanded]").nth(2).click();
+        shot(mara, "runway-open");
+        mara.keyboard().press("b");
+        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("8 Vesk coupe");
+        shot(mara, "build");
+        mara.locator("td").getByText("Engine in for good").click();
+        shot(mara, "job");
+        mara.keyboard().press("Escape");
+        mara.navigate(address("/build?new"));
+        shot(mara, "new-build");
+        mara.navigate(address("/shop/people"));
+        shot(mara, "shop-people");
+        mara.navigate(address("/shop/rules"));
+        shot(mara, "shop-rules");
+        mara.navigate(address("/shop/journal"));
+        shot(mara, "journal");
+        Page night = signIn("mara", 1280, 800, ColorScheme.DARK);
+        night.waitForURL("**/walk**");
+        shot(night, "walkround-night");
+        Page bo = phone("bo");
+        shot(bo, "my-day");
+        button(bo, "Held").first().click();
+        shot(bo, "my-day-held");
+    }
+}
