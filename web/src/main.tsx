@@ -19,7 +19,7 @@ const queries = new QueryClient({
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="auto">
-      <Notifications position="bottom-left" limit={4} zIndex={400} />
+      <Notifications position="bottom-left" limit={8} zIndex={400} />
       <QueryClientProvider client={queries}>
         <BrowserRouter>
           <App />

@@ -99,7 +99,7 @@ export function CarOutline({ body, busy, counts, picked, onPick, width = 130 }: 
     <svg
       width={width}
       viewBox="0 0 160 82"
-      role="img"
+      role={onPick ? 'group' : 'img'}
       aria-label={`${body.toLowerCase().replace('_', ' ')} from above`}
     >
       <Wheels open={body === 'SINGLE_SEATER'} />

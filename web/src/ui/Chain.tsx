@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { Link } from 'react-router'
 import { type Commitment, useBoard } from '../api/board'
 import { when } from './say'
@@ -39,7 +40,7 @@ export function Chain({ date, most = 99 }: Props) {
           {when(date.due, board.now, board.zone)} {date.name}
         </Dot>
         {shown.map((w, i) => (
-          <span key={w.id}>
+          <Fragment key={w.id}>
             {folded > 0 && i === most - 3 && <Dot>… {folded} more</Dot>}
             <Dot hot={w.id === root?.id && late}>
               {when(w.placed?.start ?? board.now, board.now, board.zone)}{' '}
@@ -51,7 +52,7 @@ export function Chain({ date, most = 99 }: Props) {
               )}
               {w.buildId !== date.buildId && <span className="soft"> (another car)</span>}
             </Dot>
-          </span>
+          </Fragment>
         ))}
         {root?.placed && (
           <li className={late ? 'hot' : 'soft'} style={{ paddingLeft: 18, fontWeight: 600 }}>

@@ -90,11 +90,19 @@ function useUndo() {
   }
 }
 
+/** Messages of changes that are open; the newest few stay, older ones make room. */
+const told: string[] = []
+const MOST_TOLD = 3
+
 /** Says who changed what, what it did to the dates, who must be told; with undo where it was us. */
 function tell(change: LiveChange, account: Schemas['Account'], undo: () => Promise<void>) {
   const mine = change.actor === account.name
   if (account.role === 'HAND' && mine) return
+  const id = `change-${change.change}`
+  told.push(id)
+  while (told.length > MOST_TOLD) notifications.hide(told.shift()!)
   notifications.show({
+    id,
     title: `${change.actor} ${change.summary}`,
     color: change.margins.some((m) => m.includes('→ −')) ? 'hot' : 'quiet',
     autoClose: change.margins.length > 0 ? 12_000 : 6_000,

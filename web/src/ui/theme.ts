@@ -32,7 +32,7 @@ export const theme = createTheme({
   headings: { fontFamily: "'Archivo Variable', sans-serif", fontWeight: '700' },
   colors: { quiet, hot },
   primaryColor: 'quiet',
-  primaryShade: { light: 6, dark: 4 },
+  primaryShade: 6,
   autoContrast: true,
   defaultRadius: 0,
   cursorType: 'pointer',
