@@ -2,7 +2,7 @@ import { memo, useRef, useState } from 'react'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
-import { rows, STRANDS, strandOf, twists } from './rope'
+import { fitted, labelRoom, rows, STRANDS, strandOf, twists } from './rope'
 import type { LaneOf } from './Runway'
 import type { DayScale } from './scale'
 
@@ -192,16 +192,19 @@ function Strands(props: Drawn) {
   return (
     <g>
       <Arrivals lane={lane} x={x} y={20} />
-      {strandRows(lane.works).map((strand) => (
-        <g key={strand.strand} transform={`translate(0 ${STRAND_HEAD + strand.top * STRAND_HEIGHT})`}>
-          <line x1={-9999} x2={99999} y1={0} y2={0} stroke="var(--line)" strokeWidth="0.6" />
-          {strand.works.map((w) => (
-            <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND_HEIGHT})`}>
-              <Job {...props} work={w} />
-            </g>
-          ))}
-        </g>
-      ))}
+      {strandRows(lane.works).map((strand) => {
+        const room = labelRoom(strand.works, strand.rows, x)
+        return (
+          <g key={strand.strand} transform={`translate(0 ${STRAND_HEAD + strand.top * STRAND_HEIGHT})`}>
+            <line x1={-9999} x2={99999} y1={0} y2={0} stroke="var(--line)" strokeWidth="0.6" />
+            {strand.works.map((w) => (
+              <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND_HEIGHT})`}>
+                <Job {...props} work={w} label={fitted(w.name, room.get(w.id) ?? 0)} />
+              </g>
+            ))}
+          </g>
+        )
+      })}
     </g>
   )
 }
@@ -210,7 +213,17 @@ const SNAP = 15 * 60_000
 /** A press that moves less is a click. */
 const DRAG_PIXELS = 5
 
-function Job({ work, x, scale, pixels, chain, picked, canPin, onPick }: Drawn & { work: Work }) {
+function Job({
+  work,
+  label,
+  x,
+  scale,
+  pixels,
+  chain,
+  picked,
+  canPin,
+  onPick,
+}: Drawn & { work: Work; label: string }) {
   const { board } = useBoard()
   const { send } = useSend()
   const p = work.placed!
@@ -319,7 +332,7 @@ function Job({ work, x, scale, pixels, chain, picked, canPin, onPick }: Drawn & 
         />
       )}
       <text x={end + 4} y="14.5" fontSize="11.5" fill="var(--ink)" style={{ fontStretch: '82%' }}>
-        {pixels > 26 || chain.has(work.id) ? work.name : ''}
+        {label}
       </text>
     </g>
   )

@@ -69,3 +69,31 @@ export function rows(works: Work[]): Map<string, number> {
   }
   return placed
 }
+
+/** Pixels between a job's end and the next job of its row, for each job of a strand. */
+export function labelRoom(
+  works: Work[],
+  placed: Map<string, number>,
+  x: (at: string) => number,
+): Map<string, number> {
+  const room = new Map<string, number>()
+  const next = new Map<number, number>()
+  const sorted = [...works].sort((a, b) => Date.parse(b.placed!.start) - Date.parse(a.placed!.start))
+  for (const work of sorted) {
+    const row = placed.get(work.id) ?? 0
+    room.set(work.id, (next.get(row) ?? Infinity) - x(work.placed!.ready))
+    next.set(row, x(work.placed!.start))
+  }
+  return room
+}
+
+const LETTER_PIXELS = 5.9
+const LABEL_GAP = 8
+const LEAST_LETTERS = 4
+
+/** As much of a name as fits into so many pixels; nothing where that would not say anything. */
+export function fitted(name: string, pixels: number): string {
+  const letters = Math.floor((pixels - LABEL_GAP) / LETTER_PIXELS)
+  if (letters >= name.length) return name
+  return letters > LEAST_LETTERS ? `${name.slice(0, letters - 1)}…` : ''
+}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Work } from '../api/board'
 import { instantOf, localOf, margin } from '../ui/say'
-import { rows, twists } from './rope'
+import { fitted, labelRoom, rows, twists } from './rope'
 import { dayScale, relaxed, stretched } from './scale'
 
 const work = (id: string, from: string, to: string, crew: string[]) =>
@@ -43,6 +43,24 @@ describe('ropes', () => {
       work('c', '2026-11-25T10:00:00Z', '2026-11-25T12:00:00Z', ['x']),
     ])
     expect([got.get('a'), got.get('b'), got.get('c')]).toEqual([0, 1, 0])
+  })
+})
+
+describe('labels of strands', () => {
+  it('take the room up to the next job of their row', () => {
+    const works = [
+      work('a', '2026-11-25T08:00:00Z', '2026-11-25T10:00:00Z', ['x']),
+      work('b', '2026-11-25T12:00:00Z', '2026-11-25T13:00:00Z', ['x']),
+    ]
+    const hours = (at: string) => Date.parse(at) / 3_600_000
+    expect(labelRoom(works, rows(works), hours).get('a')).toBe(2)
+    expect(labelRoom(works, rows(works), hours).get('b')).toBe(Infinity)
+  })
+
+  it('are cut where they do not fit and left out where nothing would be said', () => {
+    expect(fitted('Bleed brakes', 200)).toBe('Bleed brakes')
+    expect(fitted('Bleed brakes', 60)).toBe('Bleed b…')
+    expect(fitted('Bleed brakes', 20)).toBe('')
   })
 })
 

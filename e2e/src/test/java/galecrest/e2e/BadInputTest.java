@@ -15,7 +15,10 @@ class BadInputTest extends BrowserTest {
     private void openJob(Page page, String car, String job) {
         page.navigate(address("/build"));
         page.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption(car);
-        page.locator("td").getByText(job, new Locator.GetByTextOptions().setExact(true)).first().click();
+        page.locator("td")
+                .getByText(job, new Locator.GetByTextOptions().setExact(true))
+                .first()
+                .click();
     }
 
     @Test
@@ -70,7 +73,8 @@ class BadInputTest extends BrowserTest {
         assertThat(mara.getByText("theirs: also the fuel clamps")).isVisible();
         assertThat(mara.getByLabel("High, min")).hasValue("95");
         button(mara, "Save mine over theirs").click();
-        assertThat(mara.getByText("Mara changed the job Clamps checked").first()).isVisible();
+        assertThat(mara.getByText("Mara changed the job Clamps checked").first())
+                .isVisible();
     }
 
     @Test

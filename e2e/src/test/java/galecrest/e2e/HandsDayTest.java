@@ -10,7 +10,8 @@ import org.junit.jupiter.api.Test;
 /** A hand starts, holds and finishes jobs on a phone; the manager sees it at once. */
 class HandsDayTest extends BrowserTest {
     private static Locator in(Locator card, String name) {
-        return card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+        return card.getByRole(
+                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @Test
@@ -28,11 +29,13 @@ class HandsDayTest extends BrowserTest {
         Locator started = region(bo, "Now").locator("article[aria-label='" + job + "']");
         in(started, "Held").click();
         bo.getByLabel("What exactly? (a word will do)").fill("left gasket");
-        bo.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("PART a part is missing or wrong")).click();
+        bo.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("PART a part is missing or wrong"))
+                .click();
         assertThat(mara.getByText("Bo held " + job + ": PART, left gasket")).isVisible();
         assertThat(region(bo, "Now")).not().containsText(job);
 
-        in(region(bo, "Now").locator("article[aria-label='" + goingOn + "']"), "Done").click();
+        in(region(bo, "Now").locator("article[aria-label='" + goingOn + "']"), "Done")
+                .click();
         assertThat(mara.getByText("Bo finished " + goingOn)).isVisible();
         assertThat(region(bo, "Now")).not().containsText(goingOn);
 

@@ -35,8 +35,10 @@ class ManagersMorningTest extends BrowserTest {
 
         // Without a reload: what it did to the margin and whom to tell, here and in the other browser.
         assertThat(mara.getByText("coated exhaust flange now arrives").first()).isVisible();
-        assertThat(sef.getByText("Mara coated exhaust flange now arrives").first()).isVisible();
-        assertThat(sef.getByText("8 Vesk coupe, Four hours of Crane Moor: −").first()).isVisible();
+        assertThat(sef.getByText("Mara coated exhaust flange now arrives").first())
+                .isVisible();
+        assertThat(sef.getByText("8 Vesk coupe, Four hours of Crane Moor: −").first())
+                .isVisible();
         assertThat(sef.getByText(Pattern.compile("jobs moved; tell")).first()).isVisible();
         mara.keyboard().press("w");
         assertThat(region(mara, "Brief")).not().hasText(before);
@@ -48,7 +50,8 @@ class ManagersMorningTest extends BrowserTest {
         mara.getByLabel("First day").fill("2026-11-26");
         mara.getByLabel("Last day").fill("2026-11-27");
         button(mara, "Save").click();
-        assertThat(mara.locator("tr", new Page.LocatorOptions().setHasText("Sef")).first())
+        assertThat(mara.locator("tr", new Page.LocatorOptions().setHasText("Sef"))
+                        .first())
                 .containsText("away Thu 26 Nov to Fri 27 Nov");
 
         // A job is pinned to a person, by the keyboard's finder.
@@ -60,8 +63,12 @@ class ManagersMorningTest extends BrowserTest {
                 .click();
         Locator pins = region(mara, "Pins");
         pins.getByPlaceholder("which").click();
-        mara.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Kit")).click();
-        pins.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Pin").setExact(true)).click();
+        mara.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Kit"))
+                .click();
+        pins.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Pin").setExact(true))
+                .click();
         assertThat(pins).containsText("Pinned: Kit does it");
         mara.keyboard().press("Escape");
 
@@ -101,9 +108,13 @@ class ManagersMorningTest extends BrowserTest {
         Page mara = manager();
         mara.keyboard().press("p");
         Locator lanes = region(mara, "Lanes of the cars to their dates");
-        lanes.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("−\\d"))).first().click();
+        lanes.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("−\\d")))
+                .first()
+                .click();
         assertThat(region(mara, "Chain of Four hours of Crane Moor")).containsText("of margin: Engine in for good");
-        lanes.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Vesk coupe.*Four hours")))
+        lanes.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("Vesk coupe.*Four hours")))
                 .click();
         Locator job = lanes.locator("[aria-label^='Spares and wheels packed']").first();
         var box = job.boundingBox();

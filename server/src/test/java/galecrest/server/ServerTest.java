@@ -5,7 +5,6 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.server.access.Account;
-import galecrest.server.access.AccountService;
 import galecrest.server.access.Role;
 import jakarta.servlet.http.Cookie;
 import java.util.HashMap;
@@ -39,9 +38,6 @@ public abstract class ServerTest {
     protected final ObjectMapper json = new ObjectMapper();
     private final Map<String, Cookie> sessions = new HashMap<>();
 
-    @Autowired
-    private AccountService accounts;
-
     /** An answer: its status and its body as JSON. */
     protected record Answer(int status, JsonNode body) {
         /** The message at a field, or empty. */
@@ -58,9 +54,6 @@ public abstract class ServerTest {
     protected Cookie session(Account account) throws Exception {
         Cookie known = sessions.get(account.username());
         if (known == null) {
-            if (accounts.none()) {
-                accounts.saveDemoAccount(new Account("mara", "Mara", Role.MANAGER, null), PASSWORD);
-            }
             known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
                             .with(csrf())
                             .contentType(MediaType.APPLICATION_JSON)

@@ -85,6 +85,11 @@ public class AccountService {
 
     @ManagerOnly
     void save(Account account, String password) {
+        saveFirst(account, password);
+    }
+
+    /** The same without asking who does it: for the first account, when nobody is there yet. */
+    void saveFirst(Account account, String password) {
         if (!account.username().matches("[a-z0-9._-]{2,40}")) {
             throw new BadInput("username", "A user name has 2 to 40 of the characters a–z, 0–9, dot, dash.");
         }

@@ -22,6 +22,8 @@ class EmptyShopTest extends ServerTest {
     @DynamicPropertySource
     static void anEmptyDatabase(DynamicPropertyRegistry properties) {
         properties.add("spring.datasource.url", () -> System.getenv("SPRING_DATASOURCE_URL") + "_empty");
+        properties.add("galecrest.first.manager", () -> "mara");
+        properties.add("galecrest.first.password", () -> "brackwater");
     }
 
     @Test

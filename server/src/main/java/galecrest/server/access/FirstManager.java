@@ -1,0 +1,34 @@
+package galecrest.server.access;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** Makes the first account of a new shop, from {@code GALECREST_FIRST_MANAGER} and {@code GALECREST_FIRST_PASSWORD}. */
+@Component
+class FirstManager implements SmartInitializingSingleton {
+    private static final Logger LOG = LoggerFactory.getLogger(FirstManager.class);
+
+    private final AccountService accounts;
+    private final String username;
+    private final String password;
+
+    FirstManager(
+            AccountService accounts,
+            @Value("${galecrest.first.manager:}") String username,
+            @Value("${galecrest.first.password:}") String password) {
+        this.accounts = accounts;
+        this.username = username;
+        this.password = password;
+    }
+
+    @Override
+    public void afterSingletonsInstantiated() {
+        if (!username.isBlank() && accounts.none()) {
+            accounts.saveFirst(new Account(username, username, Role.MANAGER, null), password);
+            LOG.info("Made the account {}; change its password after signing in.", username);
+        }
+    }
+}
