@@ -16,6 +16,7 @@ import { NewBuild } from './NewBuild'
 import { OutworkDrawer } from './OutworkDrawer'
 import { OutworkList } from './OutworkList'
 import { Parts } from './Parts'
+import { RunningInDrawer } from './RunningInDrawer'
 
 /** One car: its stages and jobs, by zone on the car from above; dates, parts, outside work. */
 export function BuildRoom({ account }: { account: Schemas['Account'] }) {
@@ -24,7 +25,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const [search, setSearch] = useSearchParams()
   const navigate = useNavigate()
   const [zone, setZone] = useState<ZoneName>()
-  const [adding, setAdding] = useState<'job' | 'outwork'>()
+  const [adding, setAdding] = useState<'job' | 'outwork' | 'running-in'>()
   const [importing, setImporting] = useState(false)
   const [editing, setEditing] = useState(false)
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
@@ -83,6 +84,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                 </Menu.Target>
                 <Menu.Dropdown>
                   <Menu.Item onClick={() => setAdding('outwork')}>Add outside work</Menu.Item>
+                  <Menu.Item onClick={() => setAdding('running-in')}>Add running-in</Menu.Item>
                   <Menu.Item onClick={() => setImporting(true)}>Import a job sheet (CSV)</Menu.Item>
                   <Menu.Item component="a" href={`/api/builds/${car.id}/jobs.csv`}>
                     Export the job sheet (CSV)
@@ -130,6 +132,15 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
       )}
       {(adding === 'outwork' || picked?.kind === 'OUTWORK') && (
         <OutworkDrawer
+          key={picked?.id ?? 'new'}
+          car={car}
+          work={adding ? undefined : picked}
+          account={account}
+          onClose={close}
+        />
+      )}
+      {(adding === 'running-in' || picked?.kind === 'RUNNING_IN') && (
+        <RunningInDrawer
           key={picked?.id ?? 'new'}
           car={car}
           work={adding ? undefined : picked}

@@ -14,14 +14,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.CureLock;
+import galecrest.core.build.Job;
 import galecrest.core.build.Link;
 import galecrest.core.build.Pin;
 import galecrest.core.build.PinId;
 import galecrest.core.build.ReasonTag;
+import galecrest.core.build.Status;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
+import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import java.time.Duration;
 import java.time.Instant;
@@ -286,5 +289,159 @@ class PlannerTest {
                         m.before().orElseThrow().minus(m.after().orElseThrow()))
                 .isEqualTo(Minutes.of(480)));
         assertThat(List.copyOf(difference.moved())).hasSize(1);
+    }
+
+    @Test
+    void linksTieStartsAndFinishesWithLagsOfBothKinds() {
+        Link.Lag twoWorking = new Link.Lag(Minutes.of(120), true);
+        Link.Lag twoElapsed = new Link.Lag(Minutes.of(120), false);
+        Shops shops = shop().person("bo", "fit")
+                .person("kit", "wire")
+                .person("ina", "weld")
+                .job("a", "car", 450, "fit")
+                .job("ss", "car", 60, "wire", zone(Zone.REAR))
+                .job("ff", "car", 60, "weld", zone(Zone.COCKPIT))
+                .job("fs", "car", 60, "wire", zone(Zone.UNDERSIDE))
+                .link("a", "ss", Link.Type.START_START, twoElapsed, Optional.empty())
+                .link("a", "ff", Link.Type.FINISH_FINISH, Link.Lag.NONE, Optional.empty())
+                .link("a", "fs", Link.Type.FINISH_START, twoWorking, Optional.empty());
+        Plan plan = plan(shops);
+        assertThat(placed(plan, "ss").start()).isEqualTo(shops.instant(0, 10, 0));
+        assertThat(placed(plan, "ff").end()).isEqualTo(shops.instant(0, 15, 30));
+        // Done at 15:30, half an hour of shop hours left that day, the other hour and a half the next morning.
+        assertThat(placed(plan, "fs").start()).isEqualTo(shops.instant(1, 9, 30));
+    }
+
+    @Test
+    void onlySoManyFitInAZoneAndTheWholeCarIsForOne() {
+        Shops shops = shop();
+        for (String id : List.of("p1", "p2", "p3")) {
+            shops.person(id, "fit");
+        }
+        shops.job("one", "car", 60, "fit")
+                .job("two", "car", 60, "fit")
+                .job("three", "car", 60, "fit")
+                .job("elsewhere", "car", 30, "fit", zone(Zone.REAR));
+        Plan plan = plan(shops);
+        assertThat(plan.placed().stream()
+                        .filter(p -> p.start().equals(shops.instant(0, 8, 0)))
+                        .filter(p -> !p.work().value().equals("elsewhere")))
+                .hasSize(2);
+        assertThat(plan.placed())
+                .anyMatch(p -> p.because() instanceof Because.ZoneFull || p.because() instanceof Because.PersonBusy);
+    }
+
+    @Test
+    void startedWorkGoesOnWithWhoStartedItAndWhatIsLeft() {
+        ShopSnapshot shop = shop().person("bo", "fit")
+                .person("ina", "fit")
+                .job("going", "car", 240, "fit")
+                .job("other", "car 2", 60, "fit")
+                .snapshot();
+        Job job = (Job) shop.works().get(0);
+        Job started = new Job(
+                job.id(),
+                job.build(),
+                job.name(),
+                job.zone(),
+                true,
+                false,
+                job.estimate(),
+                Optional.of(Minutes.of(90)),
+                job.crew(),
+                Optional.empty(),
+                false,
+                job.cure(),
+                job.cureLock(),
+                List.of(),
+                job.gate(),
+                true,
+                Status.STARTED,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(
+                        new Job.Started(shop.now().minusSeconds(3600), List.of(new PersonId("ina")), Optional.empty())),
+                Optional.empty());
+        ShopSnapshot going = new ShopSnapshot(
+                shop.zone(),
+                shop.now(),
+                shop.people(),
+                shop.stations(),
+                shop.vendors(),
+                shop.builds(),
+                List.of(started, shop.works().get(1)),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                shop.rules(),
+                Optional.empty());
+        Plan plan = Planner.plan(going, PlanOptions.defaults());
+        assertThat(PlanAudit.violations(going, plan)).isEmpty();
+        assertThat(placed(plan, "going").crew()).containsExactly(new PersonId("ina"));
+        assertThat(placed(plan, "going").end()).isEqualTo(shop.now().plus(Duration.ofMinutes(90)));
+    }
+
+    @Test
+    void hardDatesComeBeforePromisesWhereBothCannotBeKept() {
+        Shops shops = shop().person("bo", "fit")
+                .job("for the race", "a", 300, "fit")
+                .job("for the customer", "b", 300, "fit");
+        shops.due("promise", "b", Commitment.Kind.PROMISE, shops.instant(0, 13, 0), 5)
+                .due("race", "a", Commitment.Kind.EVENT, shops.instant(0, 14, 0), 1);
+        Plan plan = plan(shops);
+        assertThat(placed(plan, "for the race").start()).isEqualTo(shops.instant(0, 8, 0));
+        assertThat(plan.score().hardLateness()).isZero();
+        assertThat(plan.score().promisedLateness()).isPositive();
+    }
+
+    @Test
+    void aPlanThatTellsFewerPeopleOtherwiseIsBetter() {
+        Score calm = new Score(0, 0, 0, 0, 0, 2, 1, 1);
+        Score restless = new Score(0, 0, 0, 0, 0, 4, 1, 1);
+        Score late = new Score(0, 1, 0, 0, 0, 0, 0, 0);
+        assertThat(calm).isLessThan(restless);
+        assertThat(restless).isLessThan(late);
+        assertThat(new Score(1, 0, 0, 0, 0, 0, 0, 0)).isGreaterThan(late);
+    }
+
+    @Test
+    void theCarReportSaysWhatItDoesAndWhatHoldsIt() {
+        Shops shops = shop().person("bo", "fit").station("lift 1", "lift");
+        shops.part("flange", shops.instant(2, 12, 0), 0)
+                .job("exhaust", "car", 120, "fit", needs("flange"), station("lift"))
+                .job("load", "car", 60, "fit")
+                .job("wash", "car", 30, "fit", station("lift"), zone(Zone.REAR))
+                .after("exhaust", "load")
+                .due("race", "car", Commitment.Kind.EVENT, shops.instant(4, 9, 0), 1);
+        ShopSnapshot shop = shops.snapshot();
+        Plan plan = plan(shops);
+        CarReport report = CarReport.all(shop, plan).get(0);
+        assertThat(report.doing()).isEmpty();
+        assertThat(report.next()).contains(new WorkId("wash"));
+        assertThat(report.station()).contains(new StationId("lift 1"));
+        assertThat(report.held().orElseThrow().tag()).isEqualTo(ReasonTag.PART);
+        assertThat(report.held().orElseThrow().work()).isEqualTo(new WorkId("exhaust"));
+    }
+
+    @Test
+    void loadIsWhatIsPlannedOfWhatIsThere() {
+        Shops shops = shop();
+        LocalDate monday = Shops.MONDAY.toLocalDate();
+        shops.person("bo", "fit", ShiftChange.leave(monday.plusDays(1), monday.plusDays(1), "leave"))
+                .job("a", "car", 600, "fit");
+        ShopSnapshot shop = shops.snapshot();
+        List<Load> loads = Load.of(shop, plan(shops), 3);
+        assertThat(loads).extracting(Load::planned).containsExactly(480, 0, 120);
+        assertThat(loads).extracting(Load::there).containsExactly(480, 0, 480);
+        assertThat(loads).extracting(Load::away).containsExactly(false, true, false);
+    }
+
+    @Test
+    void hoursAreSaidShort() {
+        assertThat(Sentences.hours(Minutes.of(-360))).isEqualTo("−6 h");
+        assertThat(Sentences.hours(Minutes.of(150))).isEqualTo("+2 h 30");
+        assertThat(Sentences.hours(Minutes.of(-45))).isEqualTo("−45 min");
+        assertThat(Sentences.hours(Minutes.ZERO)).isEqualTo("+0 h");
     }
 }

@@ -176,7 +176,8 @@ public record Board(
             @Nullable Instant backLikely,
             @Nullable Instant backHigh) {}
 
-    public record RunningInView(int distanceKm, int doneKm, int perDayKm, int perDayMinutes, String skill) {}
+    public record RunningInView(
+            int distanceKm, int doneKm, int perDayKm, int perDayMinutes, String skill, boolean anyWeather) {}
 
     /** Where the plan has it. {@code said} is why it starts no sooner, in words. */
     public record PlacedView(

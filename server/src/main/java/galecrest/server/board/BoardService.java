@@ -290,7 +290,8 @@ public class BoardService {
                                     r.doneKm(),
                                     r.perDayKm(),
                                     (int) r.perDay().value(),
-                                    r.driver().skill())
+                                    r.driver().skill(),
+                                    r.anyWeather())
                             : null,
                     at == null ? null : placed(at),
                     cannot.get(work.id()));

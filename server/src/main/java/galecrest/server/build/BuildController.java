@@ -88,6 +88,22 @@ public class BuildController {
             List<String> after,
             int version) {}
 
+    /** Gentle distance before a gate, a drive a day; see {@link galecrest.core.build.RunningIn}. */
+    record RunningInForm(
+            String buildId,
+            @Nullable String stage,
+            String name,
+            int distanceKm,
+            int doneKm,
+            int perDayKm,
+            int perDayMinutes,
+            String skill,
+            boolean anyWeather,
+            Gate gate,
+            boolean essential,
+            List<String> after,
+            int version) {}
+
     record LinkForm(
             String firstId,
             String thenId,
@@ -188,6 +204,17 @@ public class BuildController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void send(@PathVariable String id, @RequestBody SendForm form) {
         works.send(id, form);
+    }
+
+    @PostMapping("/running-in")
+    AddedWork addRunningIn(@RequestBody RunningInForm form) {
+        return new AddedWork(works.addRunningIn(form));
+    }
+
+    @PutMapping("/running-in/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void changeRunningIn(@PathVariable String id, @RequestBody RunningInForm form) {
+        works.changeRunningIn(id, form);
     }
 
     @DeleteMapping("/works/{id}")

@@ -223,6 +223,60 @@ class WorkRepository {
         return rows > 0;
     }
 
+    void insertRunningIn(String id, BuildController.RunningInForm form) {
+        db.sql("""
+                        insert into work (id, build_id, stage_id, kind, name, gate, essential, status, position)
+                        values (:id, :build, :stage, 'RUNNING_IN', :name, :gate, :essential, 'TODO',
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
+                .param("id", id)
+                .param("build", form.buildId())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", form.name().strip())
+                .param("gate", form.gate().name())
+                .param("essential", form.essential())
+                .update();
+        db.sql("""
+                        insert into running_in
+                        values (:id, :distance, :done, :perDay, :minutes, :skill, 'ABLE', :anyWeather)""")
+                .param("id", id)
+                .param("distance", form.distanceKm())
+                .param("done", form.doneKm())
+                .param("perDay", form.perDayKm())
+                .param("minutes", form.perDayMinutes())
+                .param("skill", form.skill())
+                .param("anyWeather", form.anyWeather())
+                .update();
+    }
+
+    boolean updateRunningIn(String id, BuildController.RunningInForm form) {
+        int rows = db.sql("""
+                        update work set stage_id = :stage, name = :name, gate = :gate, essential = :essential
+                        where id = :id and version = :version""")
+                .param("id", id)
+                .param("version", form.version())
+                .param("stage", stage(form.buildId(), form.stage()))
+                .param("name", form.name().strip())
+                .param("gate", form.gate().name())
+                .param("essential", form.essential())
+                .update();
+        if (rows > 0) {
+            db.sql("""
+                            update running_in
+                            set distance_km = :distance, done_km = :done, per_day_km = :perDay,
+                                per_day_minutes = :minutes, skill = :skill, any_weather = :anyWeather
+                            where work_id = :id""")
+                    .param("id", id)
+                    .param("distance", form.distanceKm())
+                    .param("done", form.doneKm())
+                    .param("perDay", form.perDayKm())
+                    .param("minutes", form.perDayMinutes())
+                    .param("skill", form.skill())
+                    .param("anyWeather", form.anyWeather())
+                    .update();
+        }
+        return rows > 0;
+    }
+
     void send(String id, Instant now, Instant low, Instant likely, Instant high) {
         db.sql("update work set status = 'STARTED' where id = :id")
                 .param("id", id)

@@ -162,6 +162,52 @@ public class WorkService {
     }
 
     @LeadOrManager
+    String addRunningIn(BuildController.RunningInForm form) {
+        check(form);
+        String id = NewId.next();
+        journal.change("added the running-in " + form.name(), () -> {
+            works.insertRunningIn(id, form);
+            form.after().forEach(first -> works.insertPlainLink(first, id));
+        });
+        return id;
+    }
+
+    @LeadOrManager
+    void changeRunningIn(String id, BuildController.RunningInForm form) {
+        WorkRepository.Head head = head(id);
+        check(form);
+        journal.change("changed the running-in " + head.name(), () -> {
+            if (!works.updateRunningIn(id, form)) {
+                throw new ChangedMeanwhile(
+                        "Somebody else changed \"" + head.name() + "\" meanwhile.", head(id).version(), List.of());
+            }
+        });
+    }
+
+    private static void check(BuildController.RunningInForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank()) {
+            problems.add(new Problem("name", "Running-in needs a name."));
+        }
+        if (form.distanceKm() < 1 || form.distanceKm() > 10_000) {
+            problems.add(new Problem("distanceKm", "The distance is between 1 and 10 000 km."));
+        }
+        if (form.doneKm() < 0 || form.doneKm() > form.distanceKm()) {
+            problems.add(new Problem("doneKm", "What is driven so far is between 0 and the whole distance."));
+        }
+        if (form.perDayKm() < 1) {
+            problems.add(new Problem("perDayKm", "A day's drive is at least 1 km."));
+        }
+        if (form.perDayMinutes() < 5 || form.perDayMinutes() > 720) {
+            problems.add(new Problem("perDayMinutes", "A day's drive takes 5 min to 12 h."));
+        }
+        if (form.skill().isBlank()) {
+            problems.add(new Problem("skill", "Say the skill of who drives."));
+        }
+        BadInput.throwIfAny(problems);
+    }
+
+    @LeadOrManager
     void send(String id, BuildController.SendForm form) {
         WorkRepository.Head head = head(id);
         if (!head.kind().equals("OUTWORK") || !head.status().equals("TODO")) {
