@@ -44,12 +44,15 @@ public class JobSheetService {
     }
 
     private final WorkRepository works;
+    private final LinkRepository links;
     private final BuildService builds;
     private final PlanService plans;
     private final Journal journal;
 
-    JobSheetService(WorkRepository works, BuildService builds, PlanService plans, Journal journal) {
+    JobSheetService(
+            WorkRepository works, LinkRepository links, BuildService builds, PlanService plans, Journal journal) {
         this.works = works;
+        this.links = links;
         this.builds = builds;
         this.plans = plans;
         this.journal = journal;
@@ -149,7 +152,7 @@ public class JobSheetService {
         }
         for (int i = 0; i < lines.size(); i++) {
             for (JobSheet.After after : lines.get(i).after()) {
-                works.insertLink(
+                links.insertLink(
                         NewId.next(),
                         new BuildController.LinkForm(
                                 byRef.get(after.ref()),

@@ -1,7 +1,6 @@
 package galecrest.server.build;
 
 import galecrest.core.build.JobSpec;
-import galecrest.core.build.Link;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -13,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Jobs, outwork, links and pins in the database. */
+/** Jobs, outwork and running-in in the database. */
 @Repository
 class WorkRepository {
     private final JdbcClient db;
@@ -345,59 +344,6 @@ class WorkRepository {
         db.sql("update work set hold_reason = null, hold_note = null, hold_until = null where id = :id")
                 .param("id", id)
                 .update();
-    }
-
-    void insertLink(String id, BuildController.LinkForm form) {
-        db.sql("insert into link values (:id, :first, :then, :type, :lag, :working, :chance, :rework)")
-                .param("id", id)
-                .param("first", form.firstId())
-                .param("then", form.thenId())
-                .param("type", form.type().name())
-                .param("lag", form.lagMinutes())
-                .param("working", form.lagWorking())
-                .param("chance", form.riskChance())
-                .param("rework", form.riskReworkMinutes())
-                .update();
-    }
-
-    void insertPlainLink(String first, String then) {
-        insertLink(
-                NewId.next(), new BuildController.LinkForm(first, then, Link.Type.FINISH_START, 0, false, null, null));
-    }
-
-    boolean deleteLink(String id) {
-        return db.sql("delete from link where id = :id").param("id", id).update() > 0;
-    }
-
-    void insertPin(String id, BuildController.PinForm form) {
-        db.sql("insert into pin values (:id, :work, :kind, :person, :station, :first, :at)")
-                .param("id", id)
-                .param("work", form.workId())
-                .param("kind", form.kind().name())
-                .param("person", form.personId())
-                .param("station", form.stationId())
-                .param("first", form.firstId())
-                .param("at", timestamp(form.at()))
-                .update();
-    }
-
-    /** Pins of the same kind on the same work, which a new one replaces. */
-    void deletePins(String work, BuildController.PinKind kind) {
-        db.sql("delete from pin where work_id = :work and kind = :kind")
-                .param("work", work)
-                .param("kind", kind.name())
-                .update();
-    }
-
-    Optional<String> pinnedWork(String pin) {
-        return db.sql("select work_id from pin where id = :id")
-                .param("id", pin)
-                .query(String.class)
-                .optional();
-    }
-
-    void deletePin(String id) {
-        db.sql("delete from pin where id = :id").param("id", id).update();
     }
 
     /** Stages of a build's works by work, where they have one. */

@@ -40,13 +40,15 @@ public class WorkService {
     private static final int LEAST_REMAINING = 15;
 
     private final WorkRepository works;
+    private final LinkRepository links;
     private final PlanService plans;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
 
-    WorkService(WorkRepository works, PlanService plans, Journal journal, Clock clock, Who who) {
+    WorkService(WorkRepository works, LinkRepository links, PlanService plans, Journal journal, Clock clock, Who who) {
         this.works = works;
+        this.links = links;
         this.plans = plans;
         this.journal = journal;
         this.clock = clock;
@@ -69,7 +71,7 @@ public class WorkService {
         String summary = (finding ? "found: " : "added the job ") + form.spec().name();
         journal.change(summary, () -> {
             works.insertJob(id, form, finding);
-            form.after().forEach(first -> works.insertPlainLink(first, id));
+            form.after().forEach(first -> links.insertPlainLink(first, id));
         });
         return id;
     }
@@ -117,7 +119,7 @@ public class WorkService {
         String id = NewId.next();
         journal.change("added the outside work " + form.name(), () -> {
             works.insertOutwork(id, form);
-            form.after().forEach(first -> works.insertPlainLink(first, id));
+            form.after().forEach(first -> links.insertPlainLink(first, id));
         });
         return id;
     }
@@ -167,7 +169,7 @@ public class WorkService {
         String id = NewId.next();
         journal.change("added the running-in " + form.name(), () -> {
             works.insertRunningIn(id, form);
-            form.after().forEach(first -> works.insertPlainLink(first, id));
+            form.after().forEach(first -> links.insertPlainLink(first, id));
         });
         return id;
     }
@@ -327,16 +329,16 @@ public class WorkService {
         String id = NewId.next();
         journal.change(then.name() + " now waits for " + first.name(), () -> {
             noCircle(form);
-            works.insertLink(id, form);
+            links.insertLink(id, form);
         });
         return id;
     }
 
     private void noCircle(BuildController.LinkForm form) {
         var shop = plans.current().shop();
-        List<Link> links = new ArrayList<>(shop.links());
-        links.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
-        SnapshotCheck.circle(shop.works(), links).ifPresent(names -> {
+        List<Link> all = new ArrayList<>(shop.links());
+        all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
+        SnapshotCheck.circle(shop.works(), all).ifPresent(names -> {
             throw new BadInput("firstId", "That would close a circle: " + String.join(" → ", names) + ".");
         });
     }
@@ -344,7 +346,7 @@ public class WorkService {
     @LeadOrManager
     void removeLink(String id) {
         journal.change("untied two jobs", () -> {
-            if (!works.deleteLink(id)) {
+            if (!links.deleteLink(id)) {
                 throw new NotThere("link");
             }
         });
@@ -356,8 +358,8 @@ public class WorkService {
         String id = NewId.next();
         Pin pin = pin(id, form);
         journal.change("pinned " + head.name(), () -> {
-            works.deletePins(form.workId(), form.kind());
-            works.insertPin(id, form);
+            links.deletePins(form.workId(), form.kind());
+            links.insertPin(id, form);
             plans.mustHold(pin);
         });
         return id;
@@ -384,8 +386,8 @@ public class WorkService {
 
     @ManagerOnly
     void removePin(String id) {
-        String work = works.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
-        journal.change("unpinned " + head(work).name(), () -> works.deletePin(id));
+        String work = links.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
+        journal.change("unpinned " + head(work).name(), () -> links.deletePin(id));
     }
 
     /** The open work of a build, as planned: what a captured hold applies to. */

@@ -37,7 +37,7 @@ final class DemoCars {
 
     private void done(List<String> works, int from, int to) {
         for (int i = from; i < to; i++) {
-            record.done(works.get(i), hoursAgo(20 + 6 * (to - i)));
+            record.done(works.get(i), hoursAgo(9 + 6 * (to - i)));
         }
     }
 

@@ -1,0 +1,5 @@
+/** Who may come in and do what. */
+@NullMarked
+package galecrest.server.access;
+
+import org.jspecify.annotations.NullMarked;

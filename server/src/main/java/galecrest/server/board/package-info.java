@@ -1,0 +1,5 @@
+/** What the screens draw. */
+@NullMarked
+package galecrest.server.board;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Builds and the work in them. */
+@NullMarked
+package galecrest.server.build;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** The demo shop. */
+@NullMarked
+package galecrest.server.demo;
+
+import org.jspecify.annotations.NullMarked;

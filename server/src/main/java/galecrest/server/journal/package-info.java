@@ -1,0 +1,5 @@
+/** Changes, their record and their undoing. */
+@NullMarked
+package galecrest.server.journal;
+
+import org.jspecify.annotations.NullMarked;

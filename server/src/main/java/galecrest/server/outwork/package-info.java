@@ -1,0 +1,5 @@
+/** Outside firms. */
+@NullMarked
+package galecrest.server.outwork;
+
+import org.jspecify.annotations.NullMarked;

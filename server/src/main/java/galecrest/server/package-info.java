@@ -1,0 +1,5 @@
+/** The server. */
+@NullMarked
+package galecrest.server;
+
+import org.jspecify.annotations.NullMarked;

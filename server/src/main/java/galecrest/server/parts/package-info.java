@@ -1,0 +1,5 @@
+/** Part lines. */
+@NullMarked
+package galecrest.server.parts;
+
+import org.jspecify.annotations.NullMarked;

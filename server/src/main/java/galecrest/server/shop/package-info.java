@@ -1,0 +1,5 @@
+/** The shop itself: name, house rules, stations. */
+@NullMarked
+package galecrest.server.shop;
+
+import org.jspecify.annotations.NullMarked;
