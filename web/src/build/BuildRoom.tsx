@@ -212,7 +212,9 @@ function ZonePlan({ car, works, zone, onZone }: PlanProps) {
   const counts = new Map<string, number>()
   open.forEach((w) => w.job?.onCar && counts.set(w.job.zone, (counts.get(w.job.zone) ?? 0) + 1))
   const busy = new Set(
-    open.filter((w) => w.status === 'STARTED' && !w.hold && w.job?.onCar).map((w) => w.job!.zone as string),
+    open
+      .filter((w) => w.job?.onCar && w.job.startedBy.length > 0 && !w.hold)
+      .map((w) => w.job!.zone as string),
   )
   return (
     <div style={{ display: 'flex', gap: 18, alignItems: 'center', marginBottom: 8 }}>

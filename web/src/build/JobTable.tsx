@@ -103,6 +103,8 @@ function State({ work }: { work: Work }) {
   const { board } = useBoard()
   if (work.cannot) return <span className="hot small">cannot be planned: {work.cannot}</span>
   if (work.hold) return <PaperTag tag={work.hold.reason} said={work.hold.note} />
+  if (work.status === 'STARTED' && work.job?.startedBy.length === 0)
+    return <span className="strong small">paused, {length(work.job.remainingMinutes)} to go</span>
   if (work.status === 'STARTED')
     return (
       <span className="quiet strong small">going on, {length(work.job?.remainingMinutes ?? 0)} to go</span>

@@ -3,7 +3,7 @@ import { useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { fitted, labelRoom, rows, STRANDS, strandOf, twists } from './rope'
-import type { LaneOf } from './Runway'
+import type { LaneOf } from './lanes'
 import type { DayScale } from './scale'
 
 const CLOSED = 46
@@ -41,7 +41,7 @@ interface Props {
   picked?: string
   canPin: boolean
   onPick: (work: string) => void
-  onOpen: () => void
+  onOpen: (car: string) => void
   onDate: (date: string) => void
 }
 
@@ -88,7 +88,7 @@ function Rope({ lane, x, chain, onOpen }: Drawn) {
   const ends = works.map((w) => Date.parse(w.placed!.ready))
   const middle = CLOSED / 2
   return (
-    <g onClick={onOpen} style={{ cursor: 'pointer' }}>
+    <g onClick={() => onOpen(lane.car.id)} style={{ cursor: 'pointer' }}>
       <line
         x1={x(Math.min(...starts))}
         x2={x(Math.max(...ends))}

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { useBoard } from '../api/board'
 import type { DayScale } from './scale'
 
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** The load of people and stations, day by day, against what is there. */
-export function Loads({ scale, pixels, part, width = 0, right = 0 }: Props) {
+export const Loads = memo(function Loads({ scale, pixels, part, width = 0, right = 0 }: Props) {
   const { board } = useBoard()
   const rows = [
     ...board.people.map((p) => ({
@@ -122,7 +123,7 @@ export function Loads({ scale, pixels, part, width = 0, right = 0 }: Props) {
       })}
     </g>
   )
-}
+})
 
 const NECK_DAYS = 14
 /** Below this share of the hours nobody is called a bottleneck. */

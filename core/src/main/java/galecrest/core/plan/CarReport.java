@@ -54,8 +54,7 @@ public record CarReport(
                     .toList();
             Optional<CommitmentId> date = pressing(shop, plan, build.id());
             List<WorkId> doing = open.stream()
-                    .filter(w -> w.status() == Status.STARTED && w.hold().isEmpty())
-                    .filter(w -> !(w instanceof Outwork))
+                    .filter(w -> w instanceof Job job && goingOn(job))
                     .map(Work::id)
                     .toList();
             reports.add(new CarReport(
@@ -75,9 +74,17 @@ public record CarReport(
         return reports;
     }
 
+    /** Whether somebody is on the job; it may have been started and left. */
+    private static boolean goingOn(Job job) {
+        return job.hold().isEmpty()
+                && job.started().isPresent()
+                && !job.started().get().by().isEmpty();
+    }
+
     private static Optional<WorkId> next(List<Work> open, Map<WorkId, Plan.Placed> placed) {
         return open.stream()
-                .filter(w -> w.status() == Status.TODO && placed.containsKey(w.id()))
+                .filter(w -> !(w instanceof Outwork o && o.away().isPresent()) && placed.containsKey(w.id()))
+                .filter(w -> !(w instanceof Job job && goingOn(job)))
                 .min(Comparator.comparing((Work w) -> placed.get(w.id()).start())
                         .thenComparing(Work::id))
                 .map(Work::id);

@@ -237,7 +237,10 @@ public class WorkService {
         journal.change("removed " + name, () -> works.delete(id));
     }
 
-    /** Starts a job with the crew and at the station that the plan has for it, or with who starts it alone. */
+    /**
+     * Starts a job with the crew and at the station that the plan has for it, or with who starts it alone. Nobody is on
+     * two jobs at once: what one of them was on is paused.
+     */
     @AnyHand
     void start(String id) {
         WorkRepository.Head head = head(id);
@@ -251,7 +254,20 @@ public class WorkService {
         List<String> by = me == null || planned.contains(me) ? planned : List.of(me);
         String station =
                 placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
-        journal.change("started " + head.name(), () -> works.start(id, clock.instant(), by, station));
+        List<Job> left = goingOnWith(by, id);
+        journal.change("started " + head.name(), () -> {
+            left.forEach(job -> works.pause(job.id().value(), (int) job.toDo().value()));
+            works.start(id, clock.instant(), by, station);
+        });
+    }
+
+    private List<Job> goingOnWith(List<String> people, String except) {
+        return plans.current().shop().works().stream()
+                .filter(w -> w instanceof Job && !w.id().value().equals(except))
+                .map(w -> (Job) w)
+                .filter(j -> j.started().isPresent()
+                        && j.started().get().by().stream().anyMatch(p -> people.contains(p.value())))
+                .toList();
     }
 
     @AnyHand

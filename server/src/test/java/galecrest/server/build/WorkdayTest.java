@@ -14,11 +14,13 @@ class WorkdayTest extends ServerTest {
     void startPauseHoldAndFinish() throws Exception {
         JsonNode day = call(BO, "GET", "/api/my-day", null).body();
         String next = day.get("next").get(0).asText();
+        String before = day.get("now").get(0).asText();
         assertThat(call(BO, "POST", "/api/works/" + next + "/start", null).status())
                 .isEqualTo(204);
         assertThat(find("works", "id", next).get("status").asText()).isEqualTo("STARTED");
         assertThat(call(BO, "GET", "/api/my-day", null).body().get("now").toString())
-                .contains(next);
+                .contains(next)
+                .doesNotContain(before);
         assertThat(call(BO, "POST", "/api/works/" + next + "/hold", Map.of("reason", "PART", "note", "left gasket"))
                         .status())
                 .isEqualTo(204);

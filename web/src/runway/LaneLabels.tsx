@@ -1,0 +1,96 @@
+import { type Commitment, useBoard } from '../api/board'
+import { MarginMark } from '../ui/MarginMark'
+import { day } from '../ui/say'
+import { STRAND_HEAD, STRAND_HEIGHT, strandRows } from './Lane'
+import type { LaneOf } from './lanes'
+import { LABELS, MARGINS } from './sizes'
+
+interface LabelsProps {
+  lane: LaneOf
+  top: number
+  right: number
+  open: boolean
+  picked?: string
+  onOpen: (car: string) => void
+  onDate: (id: string) => void
+}
+
+/** Beside a lane: the car, its strands when opened, its margin. */
+export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: LabelsProps) {
+  const { board } = useBoard()
+  const { car } = lane
+  const date = lane.dates.find((d) => d.id === car.nextDate) ?? lane.dates[0]
+  return (
+    <g transform={`translate(0 ${top})`}>
+      <foreignObject x="0" y="2" width={LABELS - 6} height="42">
+        <button
+          className="link"
+          aria-expanded={open}
+          onClick={() => onOpen(car.id)}
+          style={{ display: 'flex', width: '100%', gap: 6, textDecoration: 'none', alignItems: 'center' }}
+        >
+          <span style={{ flex: 1, minWidth: 0 }}>
+            <span className="strong" style={{ display: 'block', fontSize: 13.5, fontStretch: '88%' }}>
+              {car.name}
+            </span>
+            <span
+              className="soft"
+              style={{
+                display: 'block',
+                fontSize: 11,
+                whiteSpace: 'nowrap',
+                overflow: 'hidden',
+                textOverflow: 'ellipsis',
+              }}
+            >
+              {date ? `${date.name}, ${day(date.due, board.zone)}` : 'no date'}
+            </span>
+          </span>
+          <span className="number" style={{ fontSize: 20 }}>
+            {car.number || '—'}
+          </span>
+        </button>
+      </foreignObject>
+      {open &&
+        strandRows(lane.works).map((strand) => (
+          <text
+            key={strand.strand}
+            x={LABELS - 12}
+            y={STRAND_HEAD + strand.top * STRAND_HEIGHT + 15}
+            textAnchor="end"
+            fontSize="11.5"
+            fill="var(--muted)"
+          >
+            {strand.strand}
+          </text>
+        ))}
+      {date && (
+        <foreignObject x={right} y="8" width={MARGINS - 12} height="30">
+          <MarginButton date={date} picked={picked === date.id} onDate={onDate} />
+        </foreignObject>
+      )}
+    </g>
+  )
+}
+
+function MarginButton({
+  date,
+  picked,
+  onDate,
+}: {
+  date: Commitment
+  picked: boolean
+  onDate: (id: string) => void
+}) {
+  return (
+    <button
+      className="link"
+      aria-pressed={picked}
+      title="Show the chain"
+      onClick={() => onDate(date.id)}
+      style={{ textDecoration: picked ? 'underline' : 'none' }}
+    >
+      <MarginMark minutes={date.marginMinutes} />
+    </button>
+  )
+}
