@@ -25,7 +25,7 @@ export function Benches({ onPick }: { onPick: (car: string) => void }) {
           key={w.id}
           className="link"
           onClick={() => onPick(w.buildId)}
-          style={{ display: 'block', marginTop: 4, lineHeight: 1.25, textDecoration: 'none' }}
+          style={{ display: 'block', minHeight: 24, marginTop: 4, lineHeight: 1.25, textDecoration: 'none' }}
         >
           <b>{car.get(w.buildId)?.number || car.get(w.buildId)?.name}</b> {w.name}
           <span className={w.status === 'STARTED' ? 'quiet' : 'soft'}>

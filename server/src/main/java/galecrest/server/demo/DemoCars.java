@@ -104,7 +104,7 @@ final class DemoCars {
         String car = shop.build("27", "Dabry saloon", Body.SALOON, "Petra Vance-Holm", "gravel rally", 1.5);
         List<String> works = shop.work(car, "strip-and-rebuild");
         done(works, 0, 17);
-        record.started(works.get(17), "bo", "lift-1", hoursAgo(2));
+        record.started(works.get(17), "ruth", "engines", hoursAgo(2));
         String paint = record.outwork(car, "Shell painted", "slip", true, 45, 4, 5, 7, 45, 60, Gate.POWER_UP);
         record.link(works.get(14), tieOut(works, paint, 23));
         String rods = record.part(
@@ -214,6 +214,7 @@ final class DemoCars {
         String car = shop.build("71", "Brenna ice coupe", Body.COUPE, "Nordlys Ice Club", "ice racing", 1);
         List<String> works = shop.work(car, "engine-swap", "nut-and-bolt-week");
         done(works, 0, 3);
+        record.started(works.get(4), "bo", "bay-2", hoursAgo(1));
         String run = record.runningIn(car, "Run the gearbox in", 600, 150, 120, Gate.EVENT);
         record.link(works.get(20), run);
         record.link(run, works.get(21));
