@@ -50,7 +50,11 @@ final class PlanFiles {
                     audit);
             violations.forEach(v -> System.err.println("  " + v.rule() + ": " + v.detail()));
             return violations.isEmpty() ? 0 : 1;
-        } catch (IOException | IllegalArgumentException e) {
+        } catch (IOException e) {
+            String why = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
+            System.err.println(file + " is no shop snapshot: " + why);
+            return 2;
+        } catch (IllegalArgumentException e) {
             System.err.println(file + " cannot be planned: " + e.getMessage());
             return 2;
         }
