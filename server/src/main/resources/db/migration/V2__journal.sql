@@ -43,7 +43,7 @@ begin
         'shop', 'person', 'person_skill', 'person_shift', 'shift_change', 'station', 'station_closure', 'vendor',
         'vendor_hours', 'vendor_closure', 'build', 'stage', 'work', 'job', 'job_place', 'job_started_by', 'outwork',
         'running_in', 'link', 'part', 'part_need', 'commitment', 'commitment_work', 'pin', 'fitted_for_now',
-        'measurement', 'promised_call']
+        'measurement', 'promised_call', 'published_plan']
     loop
         execute format(
             'create trigger journal after insert or update or delete on %I for each row execute function journal_row()',

@@ -3,7 +3,8 @@ create table account (
     username text primary key check (username = lower(username)),
     name text not null,
     role text not null check (role in ('MANAGER', 'LEAD', 'HAND')),
-    person_id text references person on delete set null,
+    -- No foreign key: an account outlives a person who is taken off the list, so that undo brings both back.
+    person_id text,
     password text not null,
     failures int not null default 0,
     locked_until timestamptz

@@ -82,4 +82,17 @@ class UndoTest extends ServerTest {
         call(SEF, "POST", "/api/undo", null);
         call(MARA, "POST", "/api/undo", null);
     }
+
+    @Test
+    void publishingAndTakingSomebodyOffTheListCanBeUndoneToo() throws Exception {
+        String before = board().get("draft").get("publishedAt").asText();
+        assertThat(call(MARA, "DELETE", "/api/people/bo", null).status()).isEqualTo(204);
+        assertThat(call(BO, "GET", "/api/my-day", null).status()).isEqualTo(422);
+        assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);
+        assertThat(board().get("draft").get("publishedAt").asText()).isNotEqualTo(before);
+        call(MARA, "POST", "/api/undo", null);
+        call(MARA, "POST", "/api/undo", null);
+        assertThat(board().get("draft").get("publishedAt").asText()).isEqualTo(before);
+        assertThat(call(BO, "GET", "/api/my-day", null).body().get("now")).isNotEmpty();
+    }
 }
