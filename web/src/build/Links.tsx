@@ -101,14 +101,15 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
               setError(undefined)
             }}
           />
+          <Select
+            aria-label="How"
+            mt={6}
+            data={TYPES}
+            value={type}
+            allowDeselect={false}
+            onChange={(v) => setType((v ?? 'FINISH_START') as Type)}
+          />
           <Group grow mt={6} align="end">
-            <Select
-              aria-label="How"
-              data={TYPES}
-              value={type}
-              allowDeselect={false}
-              onChange={(v) => setType((v ?? 'FINISH_START') as Type)}
-            />
             <NumberInput label="Lag, min" min={0} value={lag} onChange={setLag} />
             <NumberInput
               label="At risk, %"

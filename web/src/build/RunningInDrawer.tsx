@@ -1,9 +1,10 @@
 import { Button, Checkbox, Drawer, Group, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
-import type { Car, Work } from '../api/board'
+import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { Pins } from '../ui/Pins'
+import { when } from '../ui/say'
 import { useWorkVerbs } from '../ui/verbs'
 import { GATES } from './choices'
 import { Links } from './Links'
@@ -17,6 +18,7 @@ interface Props {
 
 /** Gentle distance before a gate: a drive a day, the car away meanwhile. Roads and insurance as the law asks. */
 export function RunningInDrawer({ car, work, account, onClose }: Props) {
+  const { board } = useBoard()
   const { send, busy } = useSend()
   const verbs = useWorkVerbs()
   const changes = account.role !== 'HAND'
@@ -55,7 +57,12 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
       size={470}
       title={work?.name ?? `Running-in for the ${car.name}`}
     >
-      {work?.placed && <p style={{ margin: 0 }}>No sooner: {work.placed.said}.</p>}
+      {work?.placed && (
+        <p style={{ margin: 0 }}>
+          {when(work.placed.start, board.now, board.zone)} to {when(work.placed.end, board.now, board.zone)}.
+          No sooner: {work.placed.said}.
+        </p>
+      )}
       {work?.cannot && <p className="hot">Cannot be planned: {work.cannot}</p>}
       {work && work.status !== 'DONE' && (
         <Button size="compact-sm" variant="default" mt={6} onClick={() => verbs.done(work.id)}>

@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router'
 import { type Person, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { day, word } from '../ui/say'
+import { day, dayKey, word } from '../ui/say'
 import { Hours, hoursOf, saidHours } from './Hours'
 
 /** The people: what they can do, when they are in, who is away. */
@@ -236,8 +236,8 @@ function LeaveForm({ person, onClose }: { person: Person; onClose: () => void })
   const form = useForm({
     initialValues: {
       kind: 'LEAVE' as 'LEAVE' | 'EXTRA',
-      from: board.now.slice(0, 10),
-      to: board.now.slice(0, 10),
+      from: dayKey(board.now, board.zone),
+      to: dayKey(board.now, board.zone),
       start: '',
       end: '',
       note: '',

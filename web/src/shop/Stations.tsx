@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { type Station, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import { dayKey } from '../ui/say'
 import { Closures, saidClosures } from './Closures'
 
 /** The places where work happens; those of one kind are interchangeable. */
@@ -101,7 +102,7 @@ function StationForm({
           <Closures
             closures={form.values.closures}
             errors={form.errors}
-            today={board.now.slice(0, 10)}
+            today={dayKey(board.now, board.zone)}
             onChange={(c) => form.setFieldValue('closures', c)}
           />
           {changes && (

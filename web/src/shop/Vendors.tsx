@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useBoard, type Vendor } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import { dayKey } from '../ui/say'
 import { Closures, saidClosures } from './Closures'
 import { Hours, hoursOf, saidHours } from './Hours'
 
@@ -112,7 +113,7 @@ function VendorForm({
           <Closures
             closures={form.values.closures}
             errors={form.errors}
-            today={board.now.slice(0, 10)}
+            today={dayKey(board.now, board.zone)}
             onChange={(c) => form.setFieldValue('closures', c)}
           />
           {changes && (
