@@ -34,6 +34,9 @@ public sealed interface Because {
     /** Pinned by the manager. */
     record Pinned(PinId pin) implements Because {}
 
+    /** It could start earlier, but people have been told so for these days. */
+    record Told() implements Because {}
+
     /** Held by hand. */
     record Held(ReasonTag reason, String note, Instant assumedUntil) implements Because {
         @Override

@@ -24,6 +24,7 @@ final class Calendars {
     private final SlotWindows[] openDays;
     private final boolean[] everClosed;
     private final SlotWindows shopHours;
+    private final SlotWindows mirroredShopHours;
     private final int[][] vendorClosings;
     private final Map<Crew, SlotWindows> crews = new HashMap<>();
 
@@ -40,6 +41,7 @@ final class Calendars {
             everClosed[i] = !shop.stations().get(i).closures().isEmpty();
         }
         shopHours = Arrays.stream(people).reduce(windows(List.of()), SlotWindows::or);
+        mirroredShopHours = shopHours.mirrored(grid.slots());
         vendorClosings = shop.vendors().stream().map(this::closings).toArray(int[][]::new);
     }
 
@@ -52,6 +54,11 @@ final class Calendars {
         return shopHours;
     }
 
+    /** The shop hours with time running backwards from the end of what can be planned. */
+    SlotWindows mirroredShopHours() {
+        return mirroredShopHours;
+    }
+
     SlotWindows person(int person) {
         return people[person];
     }
@@ -59,6 +66,23 @@ final class Calendars {
     /** The hours that the person would be in but for leave. */
     SlotWindows onLeave(int person) {
         return onLeave[person];
+    }
+
+    int stations() {
+        return openDays.length;
+    }
+
+    int slots() {
+        return grid.slots();
+    }
+
+    /** The first person who is in, and on leave, at just the same times. */
+    int alike(int person) {
+        int first = 0;
+        while (!people[first].equals(people[person]) || !onLeave[first].equals(onLeave[person])) {
+            first++;
+        }
+        return first;
     }
 
     /** When all of the crew are in and the station is open; {@code station} is −1 for none, an empty crew always. */

@@ -2,13 +2,15 @@ package galecrest.core.plan;
 
 import galecrest.core.build.CrewPlace;
 import galecrest.core.build.Job;
-import galecrest.core.build.Pin;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -17,58 +19,86 @@ final class Crews {
     /** More crews than this are not tried for one job; the people with the least sufficient level come first. */
     private static final int MOST = 120;
 
-    private final Network network;
+    private final ShopSnapshot shop;
+    private final Calendars calendars;
+    private final Pools pools;
+    private final Map<List<Integer>, Crew> known = new HashMap<>();
+    private final Map<CrewPlace, int[]> candidates = new HashMap<>();
 
-    Crews(Network network) {
-        this.network = network;
+    Crews(ShopSnapshot shop, Calendars calendars, Pools pools) {
+        this.shop = shop;
+        this.calendars = calendars;
+        this.pools = pools;
     }
 
-    /** The crews to try, each in the order of the job's places; all of them hold the pinned people. */
-    List<int[]> of(Job job, List<Pin.ToPerson> pinned) {
-        if (job.started().isPresent() && !job.started().get().by().isEmpty()) {
-            var by = job.started().get().by();
-            boolean holdsPinned = pinned.stream().allMatch(p -> by.contains(p.person()));
-            return holdsPinned ? List.of(by.stream().mapToInt(network::person).toArray()) : List.of();
-        }
-        List<int[]> crews = new ArrayList<>();
-        int[] must = pinned.stream().mapToInt(p -> network.person(p.person())).toArray();
-        List<int[]> candidates = job.crew().stream().map(this::candidates).toList();
-        fill(candidates, new int[candidates.size()], 0, must, crews, new HashSet<>());
+    /** The crews to try; all of them hold the pinned people. */
+    List<Crew> of(Job job, int[] pinned) {
+        List<Crew> crews = new ArrayList<>();
+        List<int[]> able = job.crew().stream().map(this::candidates).toList();
+        int[] must = Arrays.stream(pinned).map(pools::of).toArray();
+        fill(able, new int[able.size()], new int[pools.count()], 0, must, crews, new HashSet<>());
         return crews;
     }
 
+    /** The crew of just these people. */
+    Crew just(int[] people) {
+        return crew(Arrays.stream(people).map(pools::of).sorted().toArray());
+    }
+
     private void fill(
-            List<int[]> candidates, int[] crew, int place, int[] must, List<int[]> crews, Set<List<Integer>> seen) {
+            List<int[]> able,
+            int[] crew,
+            int[] used,
+            int place,
+            int[] must,
+            List<Crew> crews,
+            Set<List<Integer>> seen) {
         if (place == crew.length) {
-            boolean holdsPinned =
-                    Arrays.stream(must).allMatch(p -> Arrays.stream(crew).anyMatch(c -> c == p));
-            if (holdsPinned && seen.add(Arrays.stream(crew).sorted().boxed().toList())) {
-                crews.add(crew.clone());
+            boolean holdsPinned = Arrays.stream(must).allMatch(p -> used[p] > 0);
+            int[] sorted = Arrays.stream(crew).sorted().toArray();
+            if (holdsPinned && seen.add(Arrays.stream(sorted).boxed().toList())) {
+                crews.add(crew(sorted));
             }
             return;
         }
-        for (int person : candidates.get(place)) {
+        for (int pool : able.get(place)) {
             if (crews.size() >= MOST) {
                 return;
             }
-            if (Arrays.stream(crew, 0, place).noneMatch(c -> c == person)) {
-                crew[place] = person;
-                fill(candidates, crew, place + 1, must, crews, seen);
+            if (used[pool] < pools.size(pool)) {
+                crew[place] = pool;
+                used[pool]++;
+                fill(able, crew, used, place + 1, must, crews, seen);
+                used[pool]--;
             }
         }
     }
 
+    private Crew crew(int[] sorted) {
+        return known.computeIfAbsent(Arrays.stream(sorted).boxed().toList(), key -> {
+            int[] distinct = Arrays.stream(sorted).distinct().toArray();
+            int[] counts = Arrays.stream(distinct)
+                    .map(pool ->
+                            (int) Arrays.stream(sorted).filter(p -> p == pool).count())
+                    .toArray();
+            return new Crew(distinct, counts, pools, calendars);
+        });
+    }
+
     private int[] candidates(CrewPlace place) {
-        List<Person> people = network.shop.people();
-        List<Integer> able = new ArrayList<>();
-        for (Level level : Level.values()) {
-            for (int i = 0; i < people.size(); i++) {
-                if (level.atLeast(place.least()) && people.get(i).skills().get(place.skill()) == level) {
-                    able.add(i);
+        return candidates.computeIfAbsent(place, p -> {
+            List<Person> people = shop.people();
+            List<Integer> able = new ArrayList<>();
+            for (Level level : Level.values()) {
+                for (int pool = 0; pool < pools.count(); pool++) {
+                    Level has = people.get(pools.anyOf(pool)).skills().get(p.skill());
+                    if (level.atLeast(p.least()) && has == level) {
+                        able.add(pool);
+                    }
                 }
             }
-        }
-        return able.stream().mapToInt(Integer::intValue).toArray();
+            return able.stream().mapToInt(Integer::intValue).toArray();
+        });
     }
 
     /** Why no crew exists for the job, in words; empty where one does. */
@@ -77,9 +107,10 @@ final class Crews {
             int[] able = candidates(place);
             if (able.length == 0) {
                 return Optional.of("Nobody has the skill " + place.skill() + " as "
-                        + place.least().name().toLowerCase(java.util.Locale.ROOT) + ".");
+                        + place.least().name().toLowerCase(Locale.ROOT) + ".");
             }
-            if (Arrays.stream(able).allMatch(p -> network.calendars.person(p).isEmpty())) {
+            if (Arrays.stream(able)
+                    .allMatch(p -> calendars.person(pools.anyOf(p)).isEmpty())) {
                 return Optional.of("Nobody with the skill " + place.skill() + " has a shift.");
             }
         }

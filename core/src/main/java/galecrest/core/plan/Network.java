@@ -29,7 +29,10 @@ final class Network {
     final ShopSnapshot shop;
     final Grid grid;
     final Calendars calendars;
+    /** The open work, by node. */
     final List<Work> works;
+    /** The done work; numbered on after the nodes. */
+    final List<Work> done;
     final Map<WorkId, Work> everyWork = new HashMap<>();
     final List<List<Arc>> before = new ArrayList<>();
     final List<List<Arc>> after = new ArrayList<>();
@@ -37,12 +40,17 @@ final class Network {
     final List<List<Pin>> pins = new ArrayList<>();
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
     final Map<WorkId, Integer> index = new HashMap<>();
+    int risks;
     private final Map<PersonId, Integer> people;
     private final Map<StationId, Integer> stations;
     private final Map<BuildId, Integer> builds;
 
-    /** An arc between open work; {@code lag} in slots. */
-    record Arc(int from, int to, Link.Type type, int lag, boolean workingLag, Optional<LinkId> link, boolean risky) {}
+    /** An arc between open work; {@code lag} in slots, {@code risk} the number of its at-risk link or −1. */
+    record Arc(int from, int to, Link.Type type, int lag, boolean workingLag, Optional<LinkId> link, int risk) {
+        boolean risky() {
+            return risk >= 0;
+        }
+    }
 
     /** Not before this slot, and why. */
     record Bound(int slot, Because because) {}
@@ -56,6 +64,7 @@ final class Network {
         this.builds = numbered(shop.builds(), b -> b.id());
         this.works =
                 shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
+        this.done = shop.works().stream().filter(w -> w.status() == Status.DONE).toList();
         shop.works().forEach(w -> everyWork.put(w.id(), w));
         for (int i = 0; i < works.size(); i++) {
             index.put(works.get(i).id(), i);
@@ -79,6 +88,11 @@ final class Network {
 
     int size() {
         return works.size();
+    }
+
+    /** A piece of work by its number: a node, or beyond the nodes a done one. */
+    Work work(int number) {
+        return number < works.size() ? works.get(number) : done.get(number - works.size());
     }
 
     int person(PersonId id) {
@@ -110,8 +124,8 @@ final class Network {
             return;
         }
         int lag = Grid.slotsFor(link.lag().minutes().value());
-        boolean risky = link.risk().isPresent();
-        connect(new Arc(from, to, link.type(), lag, link.lag().working(), Optional.of(link.id()), risky));
+        int risk = link.risk().isPresent() ? risks++ : -1;
+        connect(new Arc(from, to, link.type(), lag, link.lag().working(), Optional.of(link.id()), risk));
     }
 
     /** Whether the node is outwork that has left: where it is, is a fact. */
@@ -131,6 +145,9 @@ final class Network {
         }
         if (!(pin instanceof Pin.After order)) {
             pins.get(to).add(pin);
+            if (pin instanceof Pin.NotBefore notBefore) {
+                bounds.get(to).add(new Bound(grid.atOrAfter(notBefore.at()), new Because.Pinned(pin.id())));
+            }
             return;
         }
         Integer from = index.get(order.first());
@@ -139,7 +156,7 @@ final class Network {
         }
         List<String> circle = path(to, from);
         if (circle.isEmpty()) {
-            connect(new Arc(from, to, Link.Type.FINISH_START, 0, false, Optional.empty(), false));
+            connect(new Arc(from, to, Link.Type.FINISH_START, 0, false, Optional.empty(), -1));
         } else {
             broken(pin.id(), "it would close a circle: " + String.join(" → ", circle));
         }

@@ -12,11 +12,13 @@ import java.util.Set;
 /** What a schedule means for each commitment: finish, margin and the chain that makes it so. */
 final class Outlooks {
     private final Network network;
-    private final SerialSchedule schedule;
+    private final Schedule schedule;
+    private final Reasons reasons;
 
-    Outlooks(Network network, SerialSchedule schedule) {
-        this.network = network;
+    Outlooks(Schedule schedule, Reasons reasons) {
+        this.network = schedule.model.network;
         this.schedule = schedule;
+        this.reasons = reasons;
     }
 
     List<Plan.Outlook> all() {
@@ -30,17 +32,16 @@ final class Outlooks {
             if (!commitment.needs(network.works.get(node))) {
                 continue;
             }
-            Placement placement = schedule.placed[node];
-            if (placement == null) {
+            if (!schedule.planned(node)) {
                 missing.add(network.works.get(node).id());
-            } else if (last < 0 || placement.ready() > schedule.placed[last].ready()) {
+            } else if (last < 0 || schedule.ready[node] > schedule.ready[last]) {
                 last = node;
             }
         }
         if (!missing.isEmpty()) {
             return new Plan.Outlook(commitment.id(), Optional.empty(), Optional.empty(), List.of(), missing);
         }
-        int finish = last < 0 ? 0 : schedule.placed[last].ready();
+        int finish = last < 0 ? 0 : schedule.ready[last];
         int due = network.grid.atOrBefore(commitment.due());
         return new Plan.Outlook(
                 commitment.id(),
@@ -59,10 +60,9 @@ final class Outlooks {
         Set<WorkId> chain = new LinkedHashSet<>();
         Integer node = last;
         while (node != null
-                && schedule.placed[node] != null
+                && schedule.planned(node)
                 && chain.add(network.works.get(node).id())) {
-            node = schedule.placed[node]
-                    .because()
+            node = reasons.of(node)
                     .blocker()
                     .map(network.index::get)
                     .orElse(null);

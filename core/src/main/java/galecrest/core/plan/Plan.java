@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param unplanned work that cannot be planned, never dropped
  * @param brokenPins pins that could not hold, each with its reason
  * @param startedAtRisk at-risk links that the plan makes use of
+ * @param thawed work within the frozen days that could not stay as people were told, each with its reason
  */
 public record Plan(
         Instant madeFor,
@@ -27,6 +28,7 @@ public record Plan(
         List<Unplanned> unplanned,
         List<BrokenPin> brokenPins,
         List<LinkId> startedAtRisk,
+        List<Thawed> thawed,
         List<Outlook> outlooks,
         Score score) {
     public Plan {
@@ -34,6 +36,7 @@ public record Plan(
         unplanned = List.copyOf(unplanned);
         brokenPins = List.copyOf(brokenPins);
         startedAtRisk = List.copyOf(startedAtRisk);
+        thawed = List.copyOf(thawed);
         outlooks = List.copyOf(outlooks);
     }
 
@@ -64,6 +67,9 @@ public record Plan(
 
     /** Work that cannot be planned, and why. */
     public record Unplanned(WorkId work, String reason) {}
+
+    /** Work that people must be told otherwise although its day is frozen, and why. */
+    public record Thawed(WorkId work, String reason) {}
 
     /** A pin that could not hold, and why. */
     public record BrokenPin(PinId pin, String reason) {}

@@ -3,11 +3,12 @@ package galecrest.core.plan;
 import java.util.Comparator;
 
 /**
- * How good a plan is; lower is better. Compared in the order of the fields, the last four as one weighted sum.
+ * How good a plan is; lower is better. Compared in the order of the fields, those after promised lateness as one sum.
  *
  * @param missing essential works due at a commitment that cannot be planned
  * @param hardLateness weight × working hours late at events and paid slots
  * @param promisedLateness the same at promises
+ * @param bufferEaten weight × working hours by which dates that are kept have less in hand than the house rules ask
  * @param followLate working hours by which can-follow work is past its date
  * @param atRisk weighted at-risk starts
  * @param churn weighted person-days told otherwise than published
@@ -18,20 +19,28 @@ public record Score(
         int missing,
         double hardLateness,
         double promisedLateness,
+        double bufferEaten,
         double followLate,
         double atRisk,
         double churn,
         double carsInBits,
         double finishing)
         implements Comparable<Score> {
+    /** Differences below this are the noise of summing. */
+    private static final double NOISE = 1e-7;
+
     private static final Comparator<Score> ORDER = Comparator.comparingInt(Score::missing)
-            .thenComparingDouble(Score::hardLateness)
-            .thenComparingDouble(Score::promisedLateness)
-            .thenComparingDouble(Score::rest);
+            .thenComparing((a, b) -> compare(a.hardLateness, b.hardLateness))
+            .thenComparing((a, b) -> compare(a.promisedLateness, b.promisedLateness))
+            .thenComparing((a, b) -> compare(a.rest(), b.rest()));
+
+    private static int compare(double a, double b) {
+        return Math.abs(a - b) < NOISE ? 0 : Double.compare(a, b);
+    }
 
     /** The weighted sum of all that is compared after lateness, in hours of can-follow work pushed past its date. */
     public double rest() {
-        return followLate + atRisk + churn + carsInBits + finishing;
+        return bufferEaten + followLate + atRisk + churn + carsInBits + finishing;
     }
 
     @Override

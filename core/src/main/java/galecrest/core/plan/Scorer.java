@@ -1,22 +1,23 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.Build;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.Job;
-import galecrest.core.build.WorkId;
-import galecrest.core.people.PersonId;
+import galecrest.core.build.Work;
 import galecrest.core.shop.HouseRules;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
-/** Scores a schedule by the house rules; see {@link Score} for what each figure means. */
+/**
+ * Scores schedules of one model by the house rules; see {@link Score} for what each figure means. Everything that does
+ * not depend on the schedule is prepared once.
+ */
 final class Scorer {
     /** Churn is looked at so many working days ahead. */
     private static final int CHURN_DAYS = 5;
@@ -26,140 +27,243 @@ final class Scorer {
     private static final double SLOT_HOURS = Grid.SLOT_MINUTES / 60.0;
     private static final double SLOT_DAYS = SLOT_HOURS / 24;
 
-    private final Network network;
-    private final SerialSchedule schedule;
-    private final List<Plan.Outlook> outlooks;
-    private final List<Plan.Placed> placed;
+    private final Model model;
     private final HouseRules rules;
+    private final Date[] dates;
+    private final int[] buildOf;
+    private final boolean[] opens;
+    private final double[] weights;
+    private final @Nullable Churn churn;
+    private final int[] first;
+    private final int[] last;
+    private final int[] ready;
 
-    Scorer(Network network, SerialSchedule schedule, List<Plan.Outlook> outlooks, List<Plan.Placed> placed) {
-        this.network = network;
-        this.schedule = schedule;
-        this.outlooks = outlooks;
-        this.placed = placed;
-        this.rules = network.shop.rules();
+    /** A commitment as numbers: what it needs, what it wants, and how much of the shop's hours is before it. */
+    private record Date(boolean hard, double weight, int due, int[] needs, int[] wants) {}
+
+    Scorer(Model model) {
+        this.model = model;
+        ShopSnapshot shop = model.network.shop;
+        rules = shop.rules();
+        SlotWindows open = model.calendars.shopHours();
+        dates = shop.commitments().stream()
+                .map(c -> new Date(
+                        c.kind().hard(),
+                        c.weight(),
+                        open.workBefore(model.grid.atOrBefore(c.due())),
+                        nodes(w -> c.needs(w)),
+                        nodes(w -> c.wants(w))))
+                .toArray(Date[]::new);
+        buildOf = new int[model.size];
+        opens = new boolean[model.size];
+        for (int node = 0; node < model.size; node++) {
+            Work work = model.network.works.get(node);
+            buildOf[node] = model.network.buildOf(work);
+            opens[node] = work instanceof Job job && job.onCar();
+        }
+        weights = shop.builds().stream().mapToDouble(b -> b.weight()).toArray();
+        churn = shop.published().map(told -> new Churn(model, told)).orElse(null);
+        first = new int[weights.length];
+        last = new int[weights.length];
+        ready = new int[weights.length];
     }
 
-    Score score() {
+    private int[] nodes(java.util.function.Predicate<Work> which) {
+        return IntStream.range(0, model.size)
+                .filter(n -> which.test(model.network.works.get(n)))
+                .toArray();
+    }
+
+    /** The nodes that a commitment needs. */
+    int[] needs(int commitment) {
+        return dates[commitment].needs;
+    }
+
+    Score score(Schedule schedule) {
+        SlotWindows open = model.calendars.shopHours();
         int missing = 0;
         double hard = 0;
         double promised = 0;
-        for (int i = 0; i < outlooks.size(); i++) {
-            Commitment commitment = network.shop.commitments().get(i);
-            Plan.Outlook outlook = outlooks.get(i);
-            missing += outlook.missing().size();
-            double late = outlook.margin().map(m -> Math.max(0, -m.hours())).orElse(0.0) * commitment.weight();
-            hard += commitment.kind().hard() ? late : 0;
-            promised += commitment.kind().hard() ? 0 : late;
+        double eaten = 0;
+        double follow = 0;
+        double buffer = rules.buffer().hours();
+        for (Date date : dates) {
+            int finish = 0;
+            int lacking = 0;
+            for (int node : date.needs) {
+                if (schedule.planned(node)) {
+                    finish = Math.max(finish, schedule.ready[node]);
+                } else {
+                    lacking++;
+                }
+            }
+            missing += lacking;
+            double margin = SLOT_HOURS * (date.due - open.workBefore(finish));
+            if (lacking == 0 && margin < 0) {
+                hard -= date.hard ? date.weight * margin : 0;
+                promised -= date.hard ? 0 : date.weight * margin;
+            } else if (lacking == 0 && margin < buffer && date.needs.length > 0) {
+                eaten += date.weight * (buffer - margin);
+            }
+            for (int node : date.wants) {
+                follow += schedule.planned(node)
+                        ? SLOT_HOURS * Math.max(0, open.workBefore(schedule.ready[node]) - date.due)
+                        : NEVER_HOURS;
+            }
+        }
+        double inBits = 0;
+        double finishing = 0;
+        Arrays.fill(first, Integer.MAX_VALUE);
+        Arrays.fill(last, 0);
+        Arrays.fill(ready, 0);
+        int early = 0;
+        for (int node = 0; node < model.size; node++) {
+            if (schedule.planned(node)) {
+                int build = buildOf[node];
+                ready[build] = Math.max(ready[build], schedule.ready[node]);
+                if (opens[node]) {
+                    first[build] = Math.min(first[build], schedule.start[node]);
+                    last[build] = Math.max(last[build], schedule.end[node]);
+                }
+            }
+            for (Network.Arc arc : model.before[node]) {
+                early += schedule.startsEarly(arc) ? 1 : 0;
+            }
+        }
+        for (int build = 0; build < weights.length; build++) {
+            inBits += first[build] == Integer.MAX_VALUE ? 0 : SLOT_DAYS * (last[build] - first[build]);
+            finishing += weights[build] * SLOT_DAYS * ready[build];
         }
         return new Score(
                 missing,
                 hard,
                 promised,
-                followLate(),
-                rules.atRiskStart() * schedule.startedAtRisk.size(),
-                rules.toldOtherwise() * churn(),
-                rules.carInBits() * daysInBits(),
-                rules.finishDay() * weightedFinish());
+                eaten,
+                follow,
+                rules.atRiskStart() * early,
+                churn == null ? 0 : rules.toldOtherwise() * churn.of(schedule),
+                rules.carInBits() * inBits,
+                rules.finishDay() * finishing);
     }
 
-    private double followLate() {
-        SlotWindows open = network.calendars.shopHours();
-        double hours = 0;
-        for (Commitment commitment : network.shop.commitments()) {
-            int due = open.workBefore(network.grid.atOrBefore(commitment.due()));
-            for (int node = 0; node < network.size(); node++) {
-                if (commitment.wants(network.works.get(node))) {
-                    Placement placement = schedule.placed[node];
-                    hours += placement == null
-                            ? NEVER_HOURS
-                            : SLOT_HOURS * Math.max(0, open.workBefore(placement.ready()) - due);
+    /**
+     * Person-days told otherwise, the nearer the heavier. What a person does on a day is kept as a sum of a random
+     * number for each piece of work, which is the same exactly when the work is (up to one chance in 2⁶⁴).
+     */
+    private static final class Churn {
+        private final Model model;
+        private final int[] dayEnds;
+        private final double[] nearness;
+        private final long[][] told;
+        private final long[][] now;
+        private final int horizon;
+
+        Churn(Model model, Plan published) {
+            this.model = model;
+            Grid grid = model.grid;
+            List<Integer> ends = new ArrayList<>();
+            List<Double> weights = new ArrayList<>();
+            int ahead = 0;
+            int midnight = grid.nextDay(0);
+            for (LocalDate day = grid.today(); ahead < CHURN_DAYS; day = day.plusDays(1)) {
+                boolean working = day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY;
+                weights.add(working ? (CHURN_DAYS - ahead++) / (double) CHURN_DAYS : 0);
+                ends.add(midnight);
+                midnight = grid.nextDay(midnight);
+            }
+            dayEnds = ends.stream().mapToInt(Integer::intValue).toArray();
+            nearness = weights.stream().mapToDouble(Double::doubleValue).toArray();
+            horizon = dayEnds[dayEnds.length - 1];
+            int people = model.network.shop.people().size();
+            told = new long[people][dayEnds.length];
+            now = new long[people][dayEnds.length];
+            Map<Object, Integer> numbers = new HashMap<>();
+            model.network.shop.people().forEach(p -> numbers.put(p.id(), numbers.size()));
+            for (Plan.Placed placed : published.placed()) {
+                Integer node = model.network.index.get(placed.work());
+                for (var person : placed.crew()) {
+                    Integer number = numbers.get(person);
+                    if (node != null && number != null) {
+                        long[] days = new long[dayEnds.length];
+                        placed.at()
+                                .forEach(s -> add(days, grid.atOrAfter(s.from()), grid.atOrAfter(s.to()), mark(node)));
+                        for (int day = 0; day < days.length; day++) {
+                            told[number][day] += days[day];
+                        }
+                    }
                 }
             }
         }
-        return hours;
-    }
 
-    private double daysInBits() {
-        int builds = network.shop.builds().size();
-        int[] first = new int[builds];
-        int[] last = new int[builds];
-        java.util.Arrays.fill(first, Integer.MAX_VALUE);
-        for (int node = 0; node < network.size(); node++) {
-            Placement placement = schedule.placed[node];
-            if (placement != null && network.works.get(node) instanceof Job job && job.onCar()) {
-                int build = network.buildOf(job);
-                first[build] = Math.min(first[build], placement.start());
-                last[build] = Math.max(last[build], placement.end());
+        private static long mark(int node) {
+            long z = (node + 1) * 0x9E3779B97F4A7C15L;
+            z = (z ^ (z >>> 30)) * 0xBF58476D1CE4E5B9L;
+            z = (z ^ (z >>> 27)) * 0x94D049BB133111EBL;
+            return z ^ (z >>> 31);
+        }
+
+        /** Sets the mark on the days that a stretch touches. */
+        private void add(long[] days, int from, int to, long mark) {
+            int begin = 0;
+            for (int day = 0; day < dayEnds.length; day++) {
+                if (from < dayEnds[day] && Math.max(begin, 0) < to && to > 0) {
+                    days[day] = mark;
+                }
+                begin = dayEnds[day];
             }
         }
-        double days = 0;
-        for (int build = 0; build < builds; build++) {
-            days += first[build] == Integer.MAX_VALUE ? 0 : SLOT_DAYS * (last[build] - first[build]);
-        }
-        return days;
-    }
 
-    private double weightedFinish() {
-        List<Build> builds = network.shop.builds();
-        double[] last = new double[builds.size()];
-        for (int node = 0; node < network.size(); node++) {
-            Placement placement = schedule.placed[node];
-            int build = network.buildOf(network.works.get(node));
-            double ready = placement == null ? 0 : SLOT_DAYS * placement.ready();
-            last[build] = Math.max(last[build], ready);
-        }
-        double sum = 0;
-        for (int build = 0; build < last.length; build++) {
-            sum += builds.get(build).weight() * last[build];
-        }
-        return sum;
-    }
-
-    private record PersonDay(PersonId person, LocalDate day) {}
-
-    private double churn() {
-        if (network.shop.published().isEmpty()) {
-            return 0;
-        }
-        Map<PersonDay, Set<WorkId>> told =
-                byPersonAndDay(network.shop.published().get().placed());
-        Map<PersonDay, Set<WorkId>> now = byPersonAndDay(placed);
-        Set<PersonDay> all = new HashSet<>(told.keySet());
-        all.addAll(now.keySet());
-        List<LocalDate> days = workingDays();
-        double sum = 0;
-        for (PersonDay day : all) {
-            int ahead = days.indexOf(day.day());
-            if (ahead >= 0 && !told.getOrDefault(day, Set.of()).equals(now.getOrDefault(day, Set.of()))) {
-                sum += (CHURN_DAYS - ahead) / (double) CHURN_DAYS;
+        double of(Schedule schedule) {
+            for (long[] days : now) {
+                Arrays.fill(days, 0);
             }
-        }
-        return sum;
-    }
-
-    private Map<PersonDay, Set<WorkId>> byPersonAndDay(List<Plan.Placed> works) {
-        ZoneId zone = network.grid.zone();
-        Map<PersonDay, Set<WorkId>> days = new HashMap<>();
-        for (Plan.Placed work : works) {
-            if (network.index.containsKey(work.work())) {
-                for (var stretch : work.at()) {
-                    LocalDate day = stretch.from().atZone(zone).toLocalDate();
-                    work.crew().forEach(p -> days.computeIfAbsent(new PersonDay(p, day), d -> new HashSet<>())
-                            .add(work.work()));
+            long[] days = new long[dayEnds.length];
+            for (int node = 0; node < model.size; node++) {
+                if (schedule.start[node] >= horizon) {
+                    continue;
+                }
+                Crew crew = schedule.crew[node];
+                if (crew != null) {
+                    Arrays.fill(days, 0);
+                    SlotWindows hours = crew.hours(schedule.station[node], false);
+                    for (int w = hours.windowAfter(schedule.start[node]);
+                            w < hours.count()
+                                    && hours.startOf(w) < Math.min(horizon, schedule.end[node]);
+                            w++) {
+                        add(
+                                days,
+                                Math.max(schedule.start[node], hours.startOf(w)),
+                                Math.min(schedule.end[node], hours.endOf(w)),
+                                mark(node));
+                    }
+                    for (int i = 0; i < crew.pools.length; i++) {
+                        int[] members = model.pools.members(crew.pools[i]);
+                        for (int k = 0; k < crew.counts[i]; k++) {
+                            sum(now[members[k]], days);
+                        }
+                    }
+                } else if (model.tasks[node] instanceof Task.DriveTask) {
+                    Arrays.fill(days, 0);
+                    int[] drives = schedule.drives[node];
+                    for (int i = 0; i < drives.length; i += 2) {
+                        add(days, drives[i], drives[i + 1], mark(node));
+                    }
+                    sum(now[model.pools.anyOf(schedule.driver[node])], days);
                 }
             }
+            double sum = 0;
+            for (int person = 0; person < now.length; person++) {
+                for (int day = 0; day < dayEnds.length; day++) {
+                    sum += now[person][day] == told[person][day] ? 0 : nearness[day];
+                }
+            }
+            return sum;
         }
-        return days;
-    }
 
-    private List<LocalDate> workingDays() {
-        List<LocalDate> days = new ArrayList<>();
-        for (LocalDate day = network.grid.today(); days.size() < CHURN_DAYS; day = day.plusDays(1)) {
-            if (day.getDayOfWeek() != DayOfWeek.SATURDAY && day.getDayOfWeek() != DayOfWeek.SUNDAY) {
-                days.add(day);
+        private static void sum(long[] all, long[] days) {
+            for (int day = 0; day < days.length; day++) {
+                all[day] += days[day];
             }
         }
-        return days;
     }
 }

@@ -106,6 +106,8 @@ public final class Sentences {
             return "it is not wanted before " + time(b.at());
         } else if (because instanceof Because.Pinned) {
             return "it is pinned";
+        } else if (because instanceof Because.Told) {
+            return "people were told so";
         } else if (because instanceof Because.Held b) {
             return "it is held: " + b.note() + " (expected " + time(b.assumedUntil()) + ")";
         } else if (because instanceof Because.Part b) {

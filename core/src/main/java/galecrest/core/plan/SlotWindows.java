@@ -138,6 +138,33 @@ final class SlotWindows {
         return window == start.length ? before[window] : before[window] + Math.max(0, slot - start[window]);
     }
 
+    /** The same windows with time running backwards from the slot. */
+    SlotWindows mirrored(int slots) {
+        int[] from = new int[start.length];
+        int[] to = new int[start.length];
+        for (int i = 0; i < start.length; i++) {
+            from[i] = slots - end[start.length - 1 - i];
+            to[i] = slots - start[start.length - 1 - i];
+        }
+        return new SlotWindows(from, to);
+    }
+
+    /** {@link #finish(int, int)} for an open slot of a window. */
+    int finish(int window, int from, int work) {
+        if (end[window] - from >= work) {
+            return from + work;
+        }
+        int target = before[window] + from - start[window] + work;
+        if (target > before[start.length]) {
+            return NEVER;
+        }
+        int low = window + 1;
+        while (before[low + 1] < target) {
+            low++;
+        }
+        return start[low] + target - before[low];
+    }
+
     /** The end of the slot in which so much work, at least 1, is done when begun at a slot; or {@link #NEVER}. */
     int finish(int from, int work) {
         int target = workBefore(from) + work;
@@ -155,6 +182,16 @@ final class SlotWindows {
             }
         }
         return start[low] + target - before[low];
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof SlotWindows w && Arrays.equals(start, w.start) && Arrays.equals(end, w.end);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * Arrays.hashCode(start) + Arrays.hashCode(end);
     }
 
     boolean opensWithin(int from, int to) {

@@ -1,5 +1,6 @@
 package galecrest.core.shop;
 
+import galecrest.core.time.Minutes;
 import java.time.Duration;
 
 /**
@@ -11,9 +12,20 @@ import java.time.Duration;
  * @param carInBits harm of one car standing opened for one day
  * @param finishDay harm of one day until a build is finished
  * @param unknownArrival how long a part without any date is assumed to take
+ * @param frozenDays so many days from today on, people are left with what they were told, unless it cannot be; 0 to 14
+ * @param buffer shop hours that a date should have in hand; each hour short of it counts as an hour of a can-follow
+ *     job pushed past its date
+ * @param tieBreak which car goes first between equals
  */
 public record HouseRules(
-        double atRiskStart, double toldOtherwise, double carInBits, double finishDay, Duration unknownArrival) {
+        double atRiskStart,
+        double toldOtherwise,
+        double carInBits,
+        double finishDay,
+        Duration unknownArrival,
+        int frozenDays,
+        Minutes buffer,
+        TieBreak tieBreak) {
     public HouseRules {
         if (!(atRiskStart >= 0 && toldOtherwise >= 0 && carInBits >= 0 && finishDay >= 0)) {
             throw new IllegalArgumentException("The weights of the house rules must not be negative.");
@@ -21,9 +33,20 @@ public record HouseRules(
         if (unknownArrival.isNegative()) {
             throw new IllegalArgumentException("The assumed arrival must not be negative, not " + unknownArrival + ".");
         }
+        if (!(frozenDays >= 0 && frozenDays <= 14)) {
+            throw new IllegalArgumentException("The plan is frozen for 0 to 14 days, not " + frozenDays + ".");
+        }
+        if (buffer.value() < 0) {
+            throw new IllegalArgumentException("The buffer must not be negative, not " + buffer.value() + " min.");
+        }
     }
 
     public static HouseRules defaults() {
-        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14));
+        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE);
+    }
+
+    /** Only the dates count: no weights, nothing frozen, nothing in hand. */
+    public static HouseRules datesOnly() {
+        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE);
     }
 }

@@ -41,6 +41,7 @@ class PlanAuditTest {
                 plan.unplanned(),
                 plan.brokenPins(),
                 plan.startedAtRisk(),
+                plan.thawed(),
                 plan.outlooks(),
                 plan.score());
     }

@@ -397,12 +397,12 @@ class PlannerTest {
 
     @Test
     void aPlanThatTellsFewerPeopleOtherwiseIsBetter() {
-        Score calm = new Score(0, 0, 0, 0, 0, 2, 1, 1);
-        Score restless = new Score(0, 0, 0, 0, 0, 4, 1, 1);
-        Score late = new Score(0, 1, 0, 0, 0, 0, 0, 0);
+        Score calm = new Score(0, 0, 0, 0, 0, 0, 2, 1, 1);
+        Score restless = new Score(0, 0, 0, 0, 0, 0, 4, 1, 1);
+        Score late = new Score(0, 1, 0, 0, 0, 0, 0, 0, 0);
         assertThat(calm).isLessThan(restless);
         assertThat(restless).isLessThan(late);
-        assertThat(new Score(1, 0, 0, 0, 0, 0, 0, 0)).isGreaterThan(late);
+        assertThat(new Score(1, 0, 0, 0, 0, 0, 0, 0, 0)).isGreaterThan(late);
     }
 
     @Test

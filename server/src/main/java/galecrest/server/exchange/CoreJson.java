@@ -108,6 +108,7 @@ public final class CoreJson {
         @JsonSubTypes.Type(value = Because.Shift.class, name = "shift"),
         @JsonSubTypes.Type(value = Because.NotBefore.class, name = "notBefore"),
         @JsonSubTypes.Type(value = Because.Pinned.class, name = "pinned"),
+        @JsonSubTypes.Type(value = Because.Told.class, name = "told"),
         @JsonSubTypes.Type(value = Because.Held.class, name = "held"),
         @JsonSubTypes.Type(value = Because.Part.class, name = "part"),
         @JsonSubTypes.Type(value = Because.After.class, name = "after"),

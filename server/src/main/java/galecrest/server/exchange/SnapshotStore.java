@@ -50,14 +50,18 @@ class SnapshotStore {
     synchronized void save(ShopSnapshot shop) {
         position = 0;
         insert(
-                "insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day, unknown_arrival_days)"
-                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
+                "insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,"
+                        + " unknown_arrival_days, frozen_days, buffer_hours, tie_break)"
+                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
                 shop.zone().getId(),
                 shop.rules().atRiskStart(),
                 shop.rules().toldOtherwise(),
                 shop.rules().carInBits(),
                 shop.rules().finishDay(),
-                shop.rules().unknownArrival().toDays());
+                shop.rules().unknownArrival().toDays(),
+                shop.rules().frozenDays(),
+                (int) shop.rules().buffer().hours(),
+                shop.rules().tieBreak().name());
         shop.people().forEach(this::person);
         shop.stations().forEach(this::station);
         shop.vendors().forEach(this::vendor);

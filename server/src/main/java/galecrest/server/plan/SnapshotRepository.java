@@ -40,6 +40,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.shop.TieBreak;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
@@ -87,7 +88,10 @@ public class SnapshotRepository {
                                 row.getDouble("told_otherwise"),
                                 row.getDouble("car_in_bits"),
                                 row.getDouble("finish_day"),
-                                Duration.ofDays(row.getInt("unknown_arrival_days")))))
+                                Duration.ofDays(row.getInt("unknown_arrival_days")),
+                                row.getInt("frozen_days"),
+                                Minutes.ofHours(row.getInt("buffer_hours")),
+                                TieBreak.valueOf(row.getString("tie_break")))))
                 .optional()
                 .orElse(new Shop(ZoneId.of("UTC"), HouseRules.defaults()));
         List<Person> people = people();

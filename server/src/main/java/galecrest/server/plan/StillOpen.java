@@ -22,6 +22,7 @@ final class StillOpen {
                 plan.unplanned(),
                 plan.brokenPins(),
                 plan.startedAtRisk(),
+                plan.thawed(),
                 plan.outlooks(),
                 plan.score());
     }

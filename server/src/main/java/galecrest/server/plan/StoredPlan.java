@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * again with each new plan.
  */
 record StoredPlan(Instant madeFor, List<Told> told) {
-    private static final Score NO_SCORE = new Score(0, 0, 0, 0, 0, 0, 0, 0);
+    private static final Score NO_SCORE = new Score(0, 0, 0, 0, 0, 0, 0, 0, 0);
 
     /** What people were told of one piece of work. */
     record Told(
@@ -68,7 +68,7 @@ record StoredPlan(Instant madeFor, List<Told> told) {
                             false,
                             new Because.Nothing()))
                     .toList();
-            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), NO_SCORE);
+            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), List.of(), NO_SCORE);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The published plan cannot be read.", e);
         }

@@ -1,5 +1,6 @@
 package galecrest.server.shop;
 
+import galecrest.core.shop.TieBreak;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -35,6 +36,9 @@ class ShopController {
             double carInBits,
             double finishDay,
             int unknownArrivalDays,
+            int frozenDays,
+            int bufferHours,
+            TieBreak tieBreak,
             int version) {}
 
     record AddedStation(String id) {}

@@ -1,6 +1,7 @@
 package galecrest.server.shop;
 
 import galecrest.server.NewId;
+import galecrest.core.shop.TieBreak;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -23,6 +24,9 @@ class ShopRepository {
                         row.getDouble("car_in_bits"),
                         row.getDouble("finish_day"),
                         row.getInt("unknown_arrival_days"),
+                        row.getInt("frozen_days"),
+                        row.getInt("buffer_hours"),
+                        TieBreak.valueOf(row.getString("tie_break")),
                         row.getInt("version")))
                 .optional();
     }
@@ -31,11 +35,12 @@ class ShopRepository {
     boolean save(ShopController.ShopForm form) {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
-                                    unknown_arrival_days)
-                                values (:name, :zone, :risk, :told, :bits, :finish, :days)
+                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break)
+                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
-                                    car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days
+                                    car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days,
+                                    frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie
                                 where shop.version = :version""")
                         .param("name", form.name().strip())
                         .param("zone", form.zone())
@@ -44,6 +49,9 @@ class ShopRepository {
                         .param("bits", form.carInBits())
                         .param("finish", form.finishDay())
                         .param("days", form.unknownArrivalDays())
+                        .param("frozen", form.frozenDays())
+                        .param("buffer", form.bufferHours())
+                        .param("tie", form.tieBreak().name())
                         .param("version", form.version())
                         .update()
                 > 0;

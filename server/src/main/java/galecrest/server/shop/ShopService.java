@@ -36,6 +36,9 @@ public class ShopService {
                         rules.carInBits(),
                         rules.finishDay(),
                         (int) rules.unknownArrival().toDays(),
+                        rules.frozenDays(),
+                        (int) rules.buffer().hours(),
+                        rules.tieBreak(),
                         0));
     }
 
@@ -59,6 +62,12 @@ public class ShopService {
         }
         if (form.unknownArrivalDays() < 0 || form.unknownArrivalDays() > 365) {
             problems.add(new Problem("unknownArrivalDays", "Between 0 and 365 days."));
+        }
+        if (form.frozenDays() < 0 || form.frozenDays() > 14) {
+            problems.add(new Problem("frozenDays", "Between 0 and 14 days."));
+        }
+        if (form.bufferHours() < 0 || form.bufferHours() > 400) {
+            problems.add(new Problem("bufferHours", "Between 0 and 400 h."));
         }
         BadInput.throwIfAny(problems);
         journal.change("changed the house rules", () -> {

@@ -1,0 +1,247 @@
+package galecrest.core.plan;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The earliest place for a job with a crew at a station, among what is taken already. It walks forward over the crew's
+ * common hours; whatever is in the way moves the start past itself, and the last such thing is what binds the start.
+ * {@link #best} tries all crews at all stations and keeps the place that ends first.
+ */
+final class JobFit {
+    private final Model model;
+    private final Taken taken;
+
+    private Task.JobTask job;
+    private Crew crew;
+    private int station;
+    private SlotWindows hours;
+    private int work;
+    private int cure;
+    private int start;
+    private int end;
+    private int window;
+    private int endFrom;
+    private final Cause cause = new Cause();
+
+    /** The best place found last: null crew for none. */
+    @Nullable
+    Crew bestCrew;
+
+    int bestStation;
+    int bestStart;
+    int bestEnd;
+    final Cause bestCause = new Cause();
+
+    @SuppressWarnings("NullAway.Init")
+    JobFit(Model model, Taken taken) {
+        this.model = model;
+        this.taken = taken;
+    }
+
+    /**
+     * Finds the best place among crews and stations; {@link #bestCrew} is null where there is none.
+     *
+     * @param from the start is not before this slot
+     * @param endNotBefore nor the end before this one
+     */
+    void best(Task.JobTask task, int slots, Crew[] crews, int[] stations, int from, int endNotBefore) {
+        bestCrew = null;
+        bestEnd = SlotWindows.NEVER;
+        for (Crew someCrew : crews) {
+            for (int someStation : stations) {
+                if (earliest(task, slots, someCrew, someStation, from, endNotBefore, bestEnd) && better()) {
+                    keep();
+                }
+            }
+        }
+    }
+
+    /** As {@link #best}, but only a start at just this slot counts; the earliest other one is the second result. */
+    void exactly(Task.JobTask task, int slots, Crew[] crews, int[] stations, int slot, int endNotBefore, Cause later) {
+        bestCrew = null;
+        bestEnd = SlotWindows.NEVER;
+        int laterEnd = SlotWindows.NEVER;
+        later.set(Cause.SHIFT, -1, -1, 0);
+        for (Crew someCrew : crews) {
+            for (int someStation : stations) {
+                if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
+                    if (start == slot && better()) {
+                        keep();
+                    } else if (start != slot && end < laterEnd) {
+                        laterEnd = end;
+                        if (cause.kind != Cause.NOTHING) {
+                            later.set(cause);
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Ends sooner, then starts sooner; then what somebody else could have done is the weaker reason, so that a start
+     * is explained by what holds whoever does the work.
+     */
+    private boolean better() {
+        if (bestCrew == null || end != bestEnd) {
+            return bestCrew == null || end < bestEnd;
+        }
+        if (start != bestStart) {
+            return start < bestStart;
+        }
+        return !Cause.personal(cause.kind) && Cause.personal(bestCause.kind);
+    }
+
+    private void keep() {
+        bestCrew = crew;
+        bestStation = station;
+        bestStart = start;
+        bestEnd = end;
+        bestCause.set(cause);
+    }
+
+    private boolean earliest(
+            Task.JobTask task, int slots, Crew someCrew, int someStation, int from, int endNotBefore, int latestEnd) {
+        job = task;
+        work = slots;
+        crew = someCrew;
+        station = someStation;
+        hours = crew.hours(station, model.mirror);
+        cure = job.cureHold() >= 0 ? job.cure() : 0;
+        cause.set(Cause.NOTHING, -1, -1, 0);
+        endFrom = endNotBefore;
+        start = from;
+        while (advance()) {
+            if (end > latestEnd) {
+                return false;
+            }
+            if (!blocked()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Moves the start to where the crew's hours allow the work at all; false where they never do. */
+    private boolean advance() {
+        while (true) {
+            window = hours.windowAfter(start);
+            if (window == hours.count()) {
+                return false;
+            }
+            int open = Math.max(start, hours.startOf(window));
+            if (open != start) {
+                noteLeave(start, open);
+                start = open;
+            }
+            int windowEnd = hours.endOf(window);
+            end = job.oneGo() ? start + work : hours.finish(window, start, work);
+            if (end == SlotWindows.NEVER) {
+                return false;
+            }
+            if (job.oneGo() && end > windowEnd) {
+                start = windowEnd;
+            } else if (end < endFrom) {
+                int missing = Math.max(1, hours.workBefore(endFrom) - hours.workBefore(end));
+                start = hours.next(start + Math.min(missing, windowEnd - start));
+            } else {
+                return true;
+            }
+        }
+    }
+
+    /** Leave of one of the crew between two slots is what moved the start, if somebody would have been in. */
+    private void noteLeave(int from, int open) {
+        if (model.mirror) {
+            return;
+        }
+        for (int pool : crew.pools) {
+            int person = model.pools.anyOf(pool);
+            SlotWindows leave = model.calendars.onLeave(person);
+            if (!leave.isEmpty() && leave.opensWithin(from, open)) {
+                int back = model.calendars.person(person).next(leave.next(from));
+                cause.set(Cause.PERSON_AWAY, person, -1, Math.min(back, model.slots));
+            }
+        }
+    }
+
+    /** Whether something is in the way; then the start, or the least end, has moved past it. */
+    private boolean blocked() {
+        return crewBusy()
+                || station >= 0 && stationTaken()
+                || job.onCar() && (carTaken() || zoneFull() || cure > 0 && cureTaken());
+    }
+
+    private boolean crewBusy() {
+        for (int i = 0; i < crew.pools.length; i++) {
+            int pool = crew.pools[i];
+            Usage usage = taken.pools[pool];
+            int size = model.pools.size(pool);
+            int most = size - crew.counts[i];
+            int step = usage.crowded(usage.stepAt(start), end, most);
+            while (step >= 0) {
+                int relief = usage.relieved(step, most);
+                int until = usage.slotOf(relief);
+                // Someone alone is only taken while at work; a larger pool from the start of a job to its end.
+                int clash = size > 1 ? start : hours.next(Math.max(usage.slotOf(step), start));
+                if (clash < Math.min(until, end)) {
+                    start = until;
+                    cause.set(Cause.PERSON_BUSY, usage.endedAt(relief), pool, until);
+                    return true;
+                }
+                step = usage.crowded(relief, end, most);
+            }
+        }
+        return false;
+    }
+
+    private boolean stationTaken() {
+        Stays stays = taken.stations[station];
+        int stay = stays.other(job.build(), start, end);
+        if (stay < 0) {
+            return false;
+        }
+        start = stays.end(stay);
+        cause.set(Cause.STATION_TAKEN, stays.owner(stay), station, start);
+        return true;
+    }
+
+    private boolean carTaken() {
+        Stays claims = taken.cars[job.build()];
+        int claim = claims.conflict(start, end, job.hold(), job.zone(), station);
+        if (claim < 0) {
+            return false;
+        }
+        start = claims.end(claim);
+        cause.set(Cause.CAR_CLAIMED, claims.owner(claim), claims.who(claim), start);
+        return true;
+    }
+
+    private boolean zoneFull() {
+        Usage usage = taken.zone(job.build(), job.zone());
+        int most = job.zoneLimit() - crew.hands;
+        for (int w = window; w < hours.count() && hours.startOf(w) < end; w++) {
+            int from = Math.max(start, hours.startOf(w));
+            int step = usage.crowded(usage.stepAt(from), Math.min(end, hours.endOf(w)), most);
+            if (step >= 0) {
+                int relief = usage.relieved(step, most);
+                start = usage.slotOf(relief);
+                cause.set(Cause.ZONE_FULL, usage.endedAt(relief), -1, start);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Curing must not run into work that is placed later on; then this must end after that work does. */
+    private boolean cureTaken() {
+        Stays claims = taken.cars[job.build()];
+        int claim = claims.conflict(end, end + cure, job.cureHold(), job.zone(), -1);
+        if (claim < 0) {
+            return false;
+        }
+        endFrom = claims.end(claim);
+        cause.set(Cause.CAR_CLAIMED, claims.owner(claim), claims.who(claim), endFrom);
+        return true;
+    }
+}

@@ -1,0 +1,367 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Serial schedule generation (Kelley, 1963; Kolisch, 1996): the nodes of a list one after another, each at the
+ * earliest place that breaks no rule. One object makes many schedules, each over the one before; {@link #keep} copies
+ * what is to last.
+ */
+final class Schedule {
+    final Model model;
+    /** Start, end and readiness of each node in slots; a start of {@link SlotWindows#NEVER} is not planned. */
+    final int[] start;
+
+    final int[] end;
+    final int[] ready;
+    final @Nullable Crew[] crew;
+    final int[] station;
+    /** The drives of running-in, as pairs of slots. */
+    final int[] @Nullable [] drives;
+
+    /** The pool of who drives. */
+    final int[] driver;
+
+    final boolean[] slotMissed;
+    /** What bound each start. */
+    final Cause[] cause;
+    /** Why an exact start, or what people were told, could not be; kind {@link Cause#NOTHING} where it could. */
+    final @Nullable Cause[] missed;
+    /** Why a node is not planned; null with {@link #waitsFor} for what follows it. */
+    final @Nullable String[] whyNot;
+
+    final int[] waitsFor;
+    /** Which at-risk links may be started over. */
+    boolean[] early;
+    /** The list that the schedule was made of. */
+    int[] order;
+
+    private final Taken taken;
+    private final JobFit jobs;
+    private final TripFit trips;
+    private final DriveFit drivesFit;
+    private final Cause startCause = new Cause();
+    private final Cause endCause = new Cause();
+    private int startSlot;
+    private int endSlot;
+
+    Schedule(Model model) {
+        this.model = model;
+        int size = model.size;
+        start = new int[size];
+        end = new int[size];
+        ready = new int[size];
+        crew = new Crew[size];
+        station = new int[size];
+        drives = new int[size][];
+        driver = new int[size];
+        slotMissed = new boolean[size];
+        cause = new Cause[size];
+        missed = new Cause[size];
+        whyNot = new String[size];
+        waitsFor = new int[size];
+        Arrays.setAll(cause, i -> new Cause());
+        for (int node = 0; node < size; node++) {
+            if (model.tasks[node] instanceof Task.JobTask job && (job.exactly() != null || job.told() != null)) {
+                missed[node] = new Cause();
+            }
+        }
+        early = new boolean[model.network.risks];
+        order = new int[0];
+        var shop = model.network.shop;
+        taken = new Taken(
+                model.pools.count(), shop.stations().size(), shop.builds().size());
+        jobs = new JobFit(model, taken);
+        trips = new TripFit(model, taken);
+        drivesFit = new DriveFit(model, taken);
+    }
+
+    boolean planned(int node) {
+        return start[node] != SlotWindows.NEVER;
+    }
+
+    /** Makes the schedule of a list in which no node comes before one that it follows. */
+    void generate(int[] list, boolean[] risks) {
+        order = list;
+        early = risks;
+        taken.clear();
+        for (int[] claim : model.stillCuring) {
+            taken.cars[claim[0]].add(0, claim[3], claim[1], claim[2], -1, claim[4]);
+        }
+        for (int node : list) {
+            place(node);
+        }
+    }
+
+    private void place(int node) {
+        start[node] = SlotWindows.NEVER;
+        whyNot[node] = null;
+        slotMissed[node] = false;
+        crew[node] = null;
+        station[node] = -1;
+        startSlot = 0;
+        endSlot = 0;
+        startCause.set(Cause.NOTHING, -1, -1, 0);
+        endCause.set(Cause.NOTHING, -1, -1, 0);
+        if (model.boundSlot[node] > 0) {
+            startSlot = model.boundSlot[node];
+            startCause.set(Cause.BOUND, model.boundIndex[node], -1, startSlot);
+        }
+        Network.Arc[] arcs = model.before[node];
+        for (int i = 0; i < arcs.length; i++) {
+            if (!follow(node, arcs[i], i)) {
+                return;
+            }
+        }
+        Task task = model.tasks[node];
+        if (task instanceof Task.JobTask job) {
+            place(node, job);
+        } else if (task instanceof Task.TripTask trip) {
+            place(node, trip);
+        } else if (task instanceof Task.DriveTask drive) {
+            place(node, drive);
+        } else {
+            place(node, (Task.BlockTask) task);
+        }
+    }
+
+    /** Applies an arc to the start; false where its other end is not planned, so neither can this node be. */
+    private boolean follow(int node, Network.Arc arc, int index) {
+        if (arc.risk() >= 0 && early[arc.risk()]) {
+            return true;
+        }
+        int from = arc.from();
+        if (!planned(from)) {
+            waitsFor[node] = from;
+            return false;
+        }
+        int slot = bound(arc);
+        if (arc.type() == Link.Type.FINISH_FINISH) {
+            if (slot > endSlot) {
+                endSlot = slot;
+                endCause.set(Cause.AFTER, index, -1, slot);
+            }
+        } else if (slot > startSlot) {
+            startSlot = slot;
+            startCause.set(Cause.AFTER, index, -1, slot);
+        }
+        return true;
+    }
+
+    /** The slot before which the arc lets nothing start (or end). */
+    int bound(Network.Arc arc) {
+        int from = arc.from();
+        int slot =
+                switch (arc.type()) {
+                    case FINISH_START -> ready[from];
+                    case START_START -> start[from];
+                    case FINISH_FINISH -> end[from];
+                };
+        return model.lagged(slot, arc);
+    }
+
+    /** Whether the node goes ahead of an at-risk link. */
+    boolean startsEarly(Network.Arc arc) {
+        if (arc.risk() < 0 || !early[arc.risk()] || !planned(arc.to())) {
+            return false;
+        }
+        int at = arc.type() == Link.Type.FINISH_FINISH ? end[arc.to()] : start[arc.to()];
+        return !planned(arc.from()) || bound(arc) > at;
+    }
+
+    /** Sets the reason for a start that nothing taken moved: by its bound, by its end's bound, or by the hours. */
+    private void plainCause(int node, int plainEnd) {
+        if (plainEnd < endSlot) {
+            cause[node].set(endCause);
+        } else if (startSlot == 0 && start[node] > 0) {
+            cause[node].set(Cause.SHIFT, -1, -1, 0);
+        } else {
+            cause[node].set(startCause);
+        }
+    }
+
+    private void place(int node, Task.JobTask job) {
+        if (job.never() != null) {
+            whyNot[node] = job.never();
+            return;
+        }
+        int work = model.work[node];
+        if (job.exactly() != null && exactly(node, job, work) || job.told() != null && asTold(node, job, work)) {
+            return;
+        }
+        jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
+        if (jobs.bestCrew == null) {
+            whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
+            return;
+        }
+        take(node, job);
+        jobCause(node, work);
+    }
+
+    private void jobCause(int node, int work) {
+        if (jobs.bestCause.kind != Cause.NOTHING) {
+            cause[node].set(jobs.bestCause);
+            return;
+        }
+        SlotWindows hours = jobs.bestCrew.hours(jobs.bestStation, model.mirror);
+        plainCause(node, endSlot == 0 ? SlotWindows.NEVER : hours.finish(hours.next(startSlot), work));
+    }
+
+    private boolean exactly(int node, Task.JobTask job, int work) {
+        Cause why = missed[node];
+        int slot = job.exactly().slot();
+        if (slot < startSlot) {
+            why.set(startCause);
+            why.kind = startSlot == 0 ? Cause.PASSED : why.kind;
+            return false;
+        }
+        jobs.exactly(job, work, model.crews[node], model.stations[node], slot, endSlot, why);
+        if (jobs.bestCrew == null) {
+            return false;
+        }
+        why.set(Cause.NOTHING, -1, -1, 0);
+        take(node, job);
+        cause[node].set(Cause.PINNED, -1, -1, slot);
+        return true;
+    }
+
+    /** Keeps to what people were told of the frozen days, unless that cannot be. */
+    private boolean asTold(int node, Task.JobTask job, int work) {
+        Task.Told told = job.told();
+        Cause why = missed[node];
+        if (told.slot() < startSlot) {
+            why.set(startCause);
+            return false;
+        }
+        Crew[] only = {told.crew()};
+        int[] there = {told.station()};
+        jobs.best(job, work, only, there, startSlot, endSlot);
+        boolean alsoFirst = jobs.bestCrew != null && jobs.bestStart == told.slot();
+        if (!alsoFirst) {
+            jobs.exactly(job, work, only, there, told.slot(), endSlot, why);
+            if (jobs.bestCrew == null) {
+                return false;
+            }
+        }
+        why.set(Cause.NOTHING, -1, -1, 0);
+        take(node, job);
+        if (alsoFirst) {
+            jobCause(node, work);
+        } else {
+            cause[node].set(Cause.TOLD, -1, -1, told.slot());
+        }
+        return true;
+    }
+
+    /** Takes what the job's place uses. */
+    private void take(int node, Task.JobTask job) {
+        Crew who = jobs.bestCrew;
+        int from = jobs.bestStart;
+        int to = jobs.bestEnd;
+        start[node] = from;
+        end[node] = to;
+        ready[node] = model.mirror ? to : to + job.cure();
+        crew[node] = who;
+        station[node] = jobs.bestStation;
+        SlotWindows hours = who.hours(jobs.bestStation, model.mirror);
+        Usage zone = job.onCar() ? taken.zone(job.build(), job.zone()) : null;
+        for (int i = 0; i < who.pools.length; i++) {
+            if (model.pools.size(who.pools[i]) > 1) {
+                taken.pools[who.pools[i]].add(from, to, who.counts[i], node);
+            }
+        }
+        for (int w = hours.windowAfter(from); w < hours.count() && hours.startOf(w) < to; w++) {
+            int a = Math.max(from, hours.startOf(w));
+            int b = Math.min(to, hours.endOf(w));
+            for (int i = 0; i < who.pools.length; i++) {
+                if (model.pools.size(who.pools[i]) == 1) {
+                    taken.pools[who.pools[i]].add(a, b, 1, node);
+                }
+            }
+            if (zone != null) {
+                zone.add(a, b, who.hands, node);
+            }
+        }
+        if (station[node] >= 0) {
+            taken.stations[station[node]].add(from, to, job.build(), 0, 0, node);
+        }
+        if (job.onCar()) {
+            Stays claims = taken.cars[job.build()];
+            claims.add(from, to, job.hold(), job.zone(), station[node], node);
+            if (job.cureHold() >= 0 && job.cure() > 0 && !model.mirror) {
+                claims.add(to, to + job.cure(), job.cureHold(), job.zone(), -1, node);
+            }
+        }
+    }
+
+    private void place(int node, Task.TripTask trip) {
+        if (!trips.find(trip, node, startSlot, endSlot)) {
+            whyNot[node] = trips.whyNot;
+            return;
+        }
+        start[node] = trips.leaves;
+        end[node] = trips.back;
+        ready[node] = trips.ready;
+        slotMissed[node] = trips.slotMissed;
+        if (trip.away()) {
+            cause[node].set(Cause.NOTHING, -1, -1, 0);
+        } else if (trip.exactly() != null && trips.leaves == trip.exactly().slot()) {
+            cause[node].set(Cause.PINNED, -1, -1, 0);
+        } else if (trips.cause.kind != Cause.NOTHING) {
+            cause[node].set(trips.cause);
+        } else {
+            plainCause(node, trips.back);
+        }
+        if (trip.wholeCar()) {
+            int from = trip.away() ? Math.min(trips.leaves, 0) : trips.leaves;
+            taken.cars[trip.build()].add(from, trips.ready, Stays.Claim.AWAY, 0, -1, node);
+        }
+    }
+
+    private void place(int node, Task.DriveTask task) {
+        int from = task.exactly() == null
+                ? startSlot
+                : Math.max(startSlot, task.exactly().slot());
+        if (!drivesFit.find(task, from, endSlot)) {
+            whyNot[node] = "Nobody with the skill " + task.skill()
+                    + " has room for the drives within the time that is planned ahead.";
+            return;
+        }
+        int[] stretches = drivesFit.stretches;
+        drives[node] = stretches;
+        start[node] = stretches[0];
+        end[node] = stretches[stretches.length - 1];
+        ready[node] = end[node];
+        for (int i = 0; i < stretches.length; i += 2) {
+            taken.pools[drivesFit.driver].add(stretches[i], stretches[i + 1], 1, node);
+            taken.cars[task.build()].add(stretches[i], stretches[i + 1], Stays.Claim.AWAY, 0, -1, node);
+        }
+        driver[node] = drivesFit.driver;
+        if (task.exactly() != null && start[node] == task.exactly().slot()) {
+            cause[node].set(Cause.PINNED, -1, -1, 0);
+        } else if (drivesFit.cause.kind != Cause.NOTHING) {
+            cause[node].set(drivesFit.cause);
+        } else {
+            plainCause(node, end[node]);
+        }
+    }
+
+
+    private void place(int node, Task.BlockTask block) {
+        int from = Math.max(startSlot, endSlot - block.length());
+        if (block.claims()) {
+            Stays claims = taken.cars[block.build()];
+            for (int claim; (claim = claims.conflict(from, from + block.length(), Stays.Claim.AWAY, 0, -1)) >= 0; ) {
+                from = claims.end(claim);
+            }
+            claims.add(from, from + block.length(), Stays.Claim.AWAY, 0, -1, node);
+        }
+        start[node] = from;
+        end[node] = from + block.length();
+        ready[node] = end[node];
+        cause[node].set(startCause);
+    }
+}

@@ -1,0 +1,75 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.PinId;
+import org.jspecify.annotations.Nullable;
+
+/** A piece of open work prepared for placing: all names are numbers, all times slots. */
+sealed interface Task {
+    int build();
+
+    /**
+     * A job.
+     *
+     * @param zone the zone on the car; where it is not on the car, nothing
+     * @param cure slots until it counts as finished
+     * @param cureHold how its curing claims the car, a hold of {@link Stays.Claim}; −1 for not at all
+     * @param stations where it can be done; {@code {-1}} for no station
+     * @param exactly the pin to an exact start, with its slot
+     * @param told where people have been told it starts soon; it stays there if it can
+     * @param never why it cannot be done at all
+     */
+    record JobTask(
+            int build,
+            boolean onCar,
+            boolean wholeCar,
+            boolean oneGo,
+            int zone,
+            int zoneLimit,
+            int cure,
+            int cureHold,
+            Crew[] crews,
+            int[] stations,
+            @Nullable Exactly exactly,
+            @Nullable Told told,
+            @Nullable String never)
+            implements Task {
+        int hold() {
+            return wholeCar ? Stays.Claim.WHOLE_CAR : Stays.Claim.ON_CAR;
+        }
+    }
+
+    /**
+     * Outwork: the vendor is a number of the calendars, the turnaround is kept by the {@link Model}.
+     *
+     * @param slotLeaves when it leaves for its booked slot; −1 without one
+     * @param slotBack when it is back from the slot
+     * @param awaySince when it left; only counts where {@code away}
+     */
+    record TripTask(
+            int build,
+            boolean wholeCar,
+            int out,
+            int home,
+            int inspection,
+            int vendor,
+            int slotLeaves,
+            int slotBack,
+            boolean away,
+            int awaySince,
+            @Nullable Exactly exactly,
+            String vendorName)
+            implements Task {}
+
+    /** Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one). */
+    record DriveTask(int build, int drives, int length, int[] drivers, @Nullable Exactly exactly, String skill)
+            implements Task {}
+
+    /** Something of a fixed length that at most claims its car; what the mirrored network makes of other work. */
+    record BlockTask(int build, int length, boolean claims) implements Task {}
+
+    /** A pin to an exact start. */
+    record Exactly(PinId pin, int slot) {}
+
+    /** What people have been told of a job that starts within the frozen days. */
+    record Told(int slot, Crew crew, int station) {}
+}

@@ -1,0 +1,303 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.Job;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.build.RunningIn;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.outwork.VendorId;
+import galecrest.core.people.Person;
+import galecrest.core.shop.Station;
+import galecrest.core.time.Minutes;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/** Prepares the open work of a network for placing: who could do it where, by skills, stations and pins. */
+final class Tasks {
+    private final Network network;
+    private final Pools pools;
+    private final Crews crews;
+    private final Map<VendorId, Integer> vendors = new HashMap<>();
+    private final Map<Work, Plan.Placed> told;
+    private final int frozenUntil;
+    /** Pins that can never hold, and why. */
+    final Map<PinId, String> brokenPins = new LinkedHashMap<>();
+
+    Tasks(Network network, Pools pools) {
+        this.network = network;
+        this.pools = pools;
+        this.crews = new Crews(network.shop, network.calendars, pools);
+        network.shop.vendors().forEach(v -> vendors.put(v.id(), vendors.size()));
+        network.brokenPins.forEach(b -> brokenPins.put(b.pin(), b.reason()));
+        told = new HashMap<>();
+        int until = 0;
+        for (int day = 0; day < network.shop.rules().frozenDays(); day++) {
+            until = network.grid.nextDay(until);
+        }
+        frozenUntil = until;
+        network.shop.published().ifPresent(plan -> plan.placed().forEach(p -> {
+            Work work = network.everyWork.get(p.work());
+            if (work != null) {
+                told.put(work, p);
+            }
+        }));
+    }
+
+    Task of(int node) {
+        Work work = network.works.get(node);
+        List<Pin> pins = network.pins.get(node);
+        if (work instanceof Job job) {
+            return job(job, pins);
+        } else if (work instanceof Outwork outwork) {
+            return trip(outwork, pins);
+        }
+        return drive((RunningIn) work, pins);
+    }
+
+    private Task job(Job job, List<Pin> pins) {
+        int[] stations = stations(job);
+        Optional<String> never = cannot(job, stations);
+        Task.Exactly exactly = null;
+        List<Pin.ToPerson> people = new ArrayList<>();
+        for (Pin pin : pins) {
+            if (never.isPresent()) {
+                brokenPins.put(pin.id(), job.name() + " cannot be planned: " + never.get());
+            } else if (pin instanceof Pin.ToPerson toPerson) {
+                people.add(toPerson);
+                if (crews(job, people).isEmpty()) {
+                    people.remove(toPerson);
+                    brokenPins.put(pin.id(), noPlaceFor(toPerson, job));
+                }
+            } else if (pin instanceof Pin.ToStation toStation) {
+                int station = network.station(toStation.station());
+                if (IntStream.of(stations).anyMatch(s -> s == station)) {
+                    stations = new int[] {station};
+                } else {
+                    brokenPins.put(pin.id(), wrongStation(station, job));
+                }
+            } else if (pin instanceof Pin.Exactly at) {
+                int slot = network.grid.atOrAfter(at.at());
+                if (exactly != null && exactly.slot() != slot) {
+                    brokenPins.put(exactly.pin(), "it is pinned to another instant as well.");
+                }
+                exactly = new Task.Exactly(pin.id(), slot);
+            }
+        }
+        Build build = network.shop.builds().get(network.buildOf(job));
+        List<Crew> able = never.isPresent() ? List.of() : crews(job, people);
+        boolean locks = job.onCar() && job.cureLock() != CureLock.NOTHING;
+        return new Task.JobTask(
+                network.buildOf(job),
+                job.onCar(),
+                job.wholeCar(),
+                job.oneGo(),
+                job.zone().ordinal(),
+                build.zoneLimit(job.zone()),
+                Grid.slotsFor(job.cure()),
+                locks ? cureHold(job) : -1,
+                able.toArray(Crew[]::new),
+                stations,
+                exactly,
+                exactly == null ? told(job, able, stations) : null,
+                never.orElse(null));
+    }
+
+    static int cureHold(Job job) {
+        return job.cureLock() == CureLock.WHOLE_CAR ? Stays.Claim.CURING_CAR : Stays.Claim.CURING_ZONE;
+    }
+
+    /** What people were told of the job, where it begins within the frozen days and still could be so. */
+    private Task.@Nullable Told told(Job job, List<Crew> able, int[] stations) {
+        Plan.Placed placed = told.get(job);
+        if (placed == null || job.status() != Status.TODO) {
+            return null;
+        }
+        int slot = network.grid.atOrAfter(placed.start());
+        if (slot >= frozenUntil || network.grid.atOrBefore(placed.end()) <= 0) {
+            return null;
+        }
+        boolean known = placed.crew().stream()
+                .allMatch(id ->
+                        network.shop.people().stream().anyMatch(p -> p.id().equals(id)));
+        int station = placed.station()
+                .map(s -> IntStream.range(0, network.shop.stations().size())
+                        .filter(i -> network.shop.stations().get(i).id().equals(s))
+                        .findFirst()
+                        .orElse(-2))
+                .orElse(-1);
+        if (!known || IntStream.of(stations).noneMatch(s -> s == station)) {
+            return null;
+        }
+        Crew crew =
+                crews.just(placed.crew().stream().mapToInt(network::person).toArray());
+        if (!able.contains(crew)) {
+            return null;
+        }
+        int from = slot >= 0 ? slot : crew.hours(station, false).next(0);
+        return new Task.Told(from, crew, station);
+    }
+
+    private static boolean going(Job job) {
+        return job.started().isPresent() && !job.started().get().by().isEmpty();
+    }
+
+    private List<Crew> crews(Job job, List<Pin.ToPerson> pinned) {
+        if (going(job)) {
+            var by = job.started().orElseThrow().by();
+            boolean holdsPinned = pinned.stream().allMatch(p -> by.contains(p.person()));
+            return holdsPinned
+                    ? List.of(crews.just(by.stream().mapToInt(network::person).toArray()))
+                    : List.of();
+        }
+        return crews.of(
+                job, pinned.stream().mapToInt(p -> network.person(p.person())).toArray());
+    }
+
+    private int[] stations(Job job) {
+        if (job.stationKind().isEmpty()) {
+            return new int[] {-1};
+        }
+        if (job.started().isPresent() && job.started().get().station().isPresent()) {
+            return new int[] {network.station(job.started().get().station().get())};
+        }
+        List<Station> all = network.shop.stations();
+        return IntStream.range(0, all.size())
+                .filter(i -> all.get(i).kind().equals(job.stationKind().get()))
+                .toArray();
+    }
+
+    private Optional<String> cannot(Job job, int[] stations) {
+        Optional<String> lacking = going(job) ? Optional.empty() : crews.lacking(job);
+        if (lacking.isPresent()) {
+            return lacking;
+        }
+        if (stations.length == 0) {
+            return Optional.of(
+                    "The shop has no station of the kind " + job.stationKind().orElse("") + ".");
+        }
+        if (!going(job) && crews.of(job, new int[0]).isEmpty()) {
+            return Optional.of(
+                    "It takes " + job.crew().size() + " people at once; not so many have the skills for it.");
+        }
+        int limit = network.shop.builds().get(network.buildOf(job)).zoneLimit(job.zone());
+        int hands = going(job)
+                ? job.started().orElseThrow().by().size()
+                : job.crew().size();
+        if (job.onCar() && hands > limit) {
+            return Optional.of("It takes " + hands + " people in the zone "
+                    + job.zone().name().toLowerCase(Locale.ROOT).replace('_', ' ') + ", where " + limit + " fit.");
+        }
+        return Optional.empty();
+    }
+
+    /** Why there is no room for a job that could be done as such. */
+    static String noRoom(Job job) {
+        if (!job.oneGo()) {
+            return "There is no room for it within the time that is planned ahead.";
+        }
+        Minutes needed = job.toDo();
+        return "It must be done in one go of " + needed.value() + " min, and no shift of those who can do it leaves so"
+                + " much.";
+    }
+
+    private String noPlaceFor(Pin.ToPerson pin, Job job) {
+        Person person = network.shop.people().get(network.person(pin.person()));
+        if (job.started().isPresent()) {
+            return "others have started it already.";
+        }
+        if (job.crew().stream().anyMatch(c -> person.can(c.skill(), c.least()))) {
+            return "there is no crew of the pinned people that has all the skills it takes.";
+        }
+        String skills = job.crew().stream()
+                .map(c -> c.skill() + " as " + c.least().name().toLowerCase(Locale.ROOT))
+                .distinct()
+                .collect(Collectors.joining(", "));
+        return person.name() + " does not have a skill that it takes: " + (skills.isEmpty() ? "none" : skills) + ".";
+    }
+
+    private String wrongStation(int station, Job job) {
+        Station it = network.shop.stations().get(station);
+        return it.name() + " is of the kind " + it.kind() + "; the job needs "
+                + job.stationKind().orElse("no station") + ".";
+    }
+
+    private Task trip(Outwork work, List<Pin> pins) {
+        Task.Exactly exactly = null;
+        for (Pin pin : pins) {
+            if (work.away().isPresent()) {
+                brokenPins.put(pin.id(), work.name() + " is away already.");
+            } else if (pin instanceof Pin.Exactly at) {
+                exactly = new Task.Exactly(pin.id(), network.grid.atOrAfter(at.at()));
+            } else if (!(pin instanceof Pin.NotBefore)) {
+                brokenPins.put(pin.id(), "outwork takes none of the shop's people or stations.");
+            }
+        }
+        Grid grid = network.grid;
+        return new Task.TripTask(
+                network.buildOf(work),
+                work.wholeCar(),
+                Grid.slotsFor(work.transportOut()),
+                Grid.slotsFor(work.transportBack()),
+                Grid.slotsFor(work.inspection().value()),
+                vendors.get(work.vendor()),
+                work.slot()
+                        .map(s -> grid.atOrBefore(s.from().minus(work.transportOut())))
+                        .orElse(Model.NO_SLOT),
+                work.slot()
+                        .map(s -> grid.atOrAfter(s.to().plus(work.transportBack())))
+                        .orElse(0),
+                work.away().isPresent(),
+                work.away().map(a -> grid.atOrBefore(a.since())).orElse(0),
+                exactly,
+                network.shop.vendors().get(vendors.get(work.vendor())).name());
+    }
+
+    private Task drive(RunningIn work, List<Pin> pins) {
+        Task.Exactly exactly = null;
+        int only = -1;
+        for (Pin pin : pins) {
+            if (pin instanceof Pin.ToPerson toPerson && only < 0 && drives(work, network.person(toPerson.person()))) {
+                only = network.person(toPerson.person());
+            } else if (pin instanceof Pin.Exactly at) {
+                exactly = new Task.Exactly(pin.id(), network.grid.atOrAfter(at.at()));
+            } else if (!(pin instanceof Pin.NotBefore)) {
+                brokenPins.put(
+                        pin.id(),
+                        "only one person with the skill " + work.driver().skill()
+                                + " can drive, and no station is used.");
+            }
+        }
+        int pinned = only;
+        int[] drivers = IntStream.range(0, network.shop.people().size())
+                .filter(i -> drives(work, i) && (pinned < 0 || pinned == i))
+                .map(pools::of)
+                .toArray();
+        return new Task.DriveTask(
+                network.buildOf(work),
+                work.drives(),
+                Grid.slotsFor(work.perDay().value()),
+                Arrays.stream(drivers).distinct().toArray(),
+                exactly,
+                work.driver().skill());
+    }
+
+    private boolean drives(RunningIn work, int person) {
+        return network.shop
+                .people()
+                .get(person)
+                .can(work.driver().skill(), work.driver().least());
+    }
+}
