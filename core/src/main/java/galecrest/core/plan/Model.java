@@ -100,7 +100,7 @@ final class Model {
         this.after = after;
         this.boundSlot = boundSlot;
         boundIndex = of.boundIndex;
-        rank = of.rank;
+        rank = mirror ? new int[size] : of.rank;
         work = mirror ? of.work : of.work.clone();
         turnaround = mirror ? of.turnaround : of.turnaround.clone();
         back = mirror ? of.back : of.back.clone();

@@ -79,6 +79,15 @@ final class Scorer {
         return dates[commitment].needs;
     }
 
+    /** Whether the schedule has the commitment late. */
+    boolean late(int commitment, Schedule schedule) {
+        int finish = 0;
+        for (int node : dates[commitment].needs) {
+            finish = schedule.planned(node) ? Math.max(finish, schedule.ready[node]) : finish;
+        }
+        return model.calendars.shopHours().workBefore(finish) > dates[commitment].due;
+    }
+
     Score score(Schedule schedule) {
         SlotWindows open = model.calendars.shopHours();
         int missing = 0;

@@ -1,0 +1,241 @@
+package galecrest.core.plan;
+
+import java.util.Arrays;
+import java.util.SplittableRandom;
+
+/** Makes neighbours of an order: see {@link Search}. */
+final class Neighbours {
+    private final Model model;
+    private final Scorer scorer;
+    private final SplittableRandom random;
+    private final int[] position;
+    private final boolean[] marked;
+    private final boolean plainOrder;
+    private final double[] keys;
+    private int[] waiters = new int[16];
+    private int[] blockers = new int[16];
+    private int waits;
+    private int free;
+
+    /** The neighbour made last. */
+    int[] list;
+
+    boolean[] early;
+
+    Neighbours(Model model, Scorer scorer, SplittableRandom random) {
+        this.model = model;
+        this.scorer = scorer;
+        this.random = random;
+        position = new int[model.size];
+        marked = new boolean[model.size];
+        keys = new double[model.size];
+        list = new int[model.size];
+        early = new boolean[model.network.risks];
+        boolean plain = true;
+        for (Network.Arc[] arcs : model.before) {
+            for (Network.Arc arc : arcs) {
+                plain &= arc.type() == galecrest.core.build.Link.Type.FINISH_START && arc.risk() < 0;
+            }
+        }
+        plainOrder = plain;
+    }
+
+    /** The list in order of the starts in its schedule: as good, and nearer to its neighbours. */
+    int[] sorted(Schedule schedule, int[] of) {
+        for (int i = 0; i < of.length; i++) {
+            position[of[i]] = i;
+        }
+        int from = Order.firstFree(model, of);
+        if (plainOrder) {
+            long[] order = new long[of.length - from];
+            for (int i = from; i < of.length; i++) {
+                order[i - from] = ((long) schedule.start[of[i]] << 24) | i;
+            }
+            Arrays.sort(order);
+            int[] result = of.clone();
+            for (int i = 0; i < order.length; i++) {
+                result[from + i] = of[(int) (order[i] & 0xFFFFFF)];
+            }
+            return result;
+        }
+        for (int node = 0; node < model.size; node++) {
+            keys[node] = schedule.start[node] * 1e-3 + position[node] * 1e-9;
+        }
+        return Order.by(model, keys);
+    }
+
+    /** Looks at what the schedule of the present list waits for on the chains of its dates. */
+    void look(Schedule schedule, int[] present) {
+        free = Order.firstFree(model, present);
+        for (int i = 0; i < present.length; i++) {
+            position[present[i]] = i;
+        }
+        waits = 0;
+        int dates = model.network.shop.commitments().size();
+        for (int c = 0; c < dates; c++) {
+            chain(schedule, last(schedule, scorer.needs(c)), scorer.late(c, schedule));
+        }
+        if (waits == 0) {
+            chain(schedule, last(schedule, null), true);
+        }
+    }
+
+    private int last(Schedule schedule, int @org.jspecify.annotations.Nullable [] needs) {
+        int last = -1;
+        int count = needs == null ? model.size : needs.length;
+        for (int i = 0; i < count; i++) {
+            int node = needs == null ? i : needs[i];
+            if (schedule.planned(node) && (last < 0 || schedule.ready[node] > schedule.ready[last])) {
+                last = node;
+            }
+        }
+        return last;
+    }
+
+    /** Notes the waits on the chain that ends with the node; those of a late date count four times. */
+    private void chain(Schedule schedule, int last, boolean late) {
+        int node = last;
+        for (int length = 0; node >= 0 && length < model.size; length++) {
+            Cause cause = schedule.cause[node];
+            int next = -1;
+            if (Cause.taken(cause.kind) && cause.ref >= 0 && cause.ref < model.size) {
+                next = cause.ref;
+                if (position[node] >= free && position[next] >= free) {
+                    for (int times = 0; times < (late ? 4 : 1); times++) {
+                        note(node, next);
+                    }
+                }
+            } else if (cause.kind == Cause.AFTER) {
+                next = model.before[node][cause.ref].from();
+            }
+            node = next;
+        }
+    }
+
+    private void note(int waiter, int blocker) {
+        if (waits == waiters.length) {
+            waiters = Arrays.copyOf(waiters, waits * 2);
+            blockers = Arrays.copyOf(blockers, waits * 2);
+        }
+        waiters[waits] = waiter;
+        blockers[waits++] = blocker;
+    }
+
+    /** Makes a neighbour of the order into {@link #list} and {@link #early}. */
+    void change(int[] of, boolean[] risks) {
+        System.arraycopy(of, 0, list, 0, of.length);
+        System.arraycopy(risks, 0, early, 0, risks.length);
+        if (free >= of.length - 1) {
+            flip();
+            return;
+        }
+        double what = random.nextDouble();
+        if (waits > 0 && what < 0.5) {
+            int wait = random.nextInt(waits);
+            ahead(waiters[wait], blockers[wait]);
+        } else if (what < 0.75) {
+            shift();
+        } else if (what < 0.97 || risks.length == 0) {
+            free();
+        } else {
+            flip();
+        }
+    }
+
+    /** Turns one at-risk start on or off. */
+    private void flip() {
+        if (early.length > 0) {
+            int risk = random.nextInt(early.length);
+            early[risk] = !early[risk];
+        }
+    }
+
+    /** Puts a node, and what it follows, ahead of another that it does not follow. */
+    private void ahead(int node, int other) {
+        int from = position[other];
+        int to = position[node];
+        if (from >= to) {
+            return;
+        }
+        Arrays.fill(marked, false);
+        marked[node] = true;
+        for (int i = to; i >= from; i--) {
+            if (marked[list[i]]) {
+                for (Network.Arc arc : model.before[list[i]]) {
+                    marked[arc.from()] = true;
+                }
+            }
+        }
+        if (marked[other]) {
+            return;
+        }
+        int[] rest = new int[to - from + 1];
+        int kept = 0;
+        int at = from;
+        for (int i = from; i <= to; i++) {
+            if (marked[list[i]]) {
+                list[at++] = list[i];
+            } else {
+                rest[kept++] = list[i];
+            }
+        }
+        System.arraycopy(rest, 0, list, at, kept);
+    }
+
+    /** Moves one node to another position between what it follows and what follows it. */
+    private void shift() {
+        int at = free + random.nextInt(list.length - free);
+        int node = list[at];
+        int low = free;
+        int high = list.length - 1;
+        for (Network.Arc arc : model.before[node]) {
+            low = Math.max(low, position[arc.from()] + 1);
+        }
+        for (Network.Arc arc : model.after[node]) {
+            high = Math.min(high, position[arc.to()] - 1);
+        }
+        if (low >= high) {
+            return;
+        }
+        int to = low + random.nextInt(high - low + 1);
+        if (to < at) {
+            System.arraycopy(list, to, list, to + 1, at - to);
+        } else {
+            System.arraycopy(list, at + 1, list, at, to - at);
+        }
+        list[to] = node;
+    }
+
+    /** Frees part of the order and puts it in anew: a build, a pool's work, or a stretch of the list. */
+    private void free() {
+        int size = list.length;
+        double spread = 1 + random.nextDouble() * Math.min(40, 0.25 * (size - free));
+        int seed = list[free + random.nextInt(size - free)];
+        double kind = random.nextDouble();
+        int width = 4 + random.nextInt(Math.max(1, Math.min(60, (size - free) / 2)));
+        for (int i = 0; i < size; i++) {
+            int node = list[i];
+            boolean chosen =
+                    switch ((int) (kind * 3)) {
+                        case 0 -> model.tasks[node].build() == model.tasks[seed].build()
+                                && Math.abs(i - position[seed]) < 2 * width;
+                        case 1 -> shares(node, seed) && Math.abs(i - position[seed]) < 3 * width;
+                        default -> Math.abs(i - position[seed]) < width;
+                    };
+            keys[node] = i + (chosen && random.nextInt(3) > 0 ? spread * (random.nextDouble() * 2 - 1) : 0);
+        }
+        System.arraycopy(Order.by(model, keys), 0, list, 0, size);
+    }
+
+    private boolean shares(int a, int b) {
+        Crew[] first = model.crews[a];
+        Crew[] second = model.crews[b];
+        return first != null
+                && second != null
+                && first.length > 0
+                && second.length > 0
+                && first[0].pools.length > 0
+                && second[0].pools.length > 0
+                && first[0].pools[0] == second[0].pools[0];
+    }
+}
