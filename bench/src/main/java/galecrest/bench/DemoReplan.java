@@ -81,7 +81,7 @@ final class DemoReplan {
             Work work = open.get(round % open.size());
             pins.add(new Pin.NotBefore(new PinId("bench"), work.id(), shop.now().plus(Duration.ofDays(1))));
             edited[0] = shop.withPins(pins);
-            last[0] = Planner.plan(edited[0], PlanOptions.defaults());
+            last[0] = Planner.plan(edited[0], PlanOptions.interactive(shop));
         });
         var violations = PlanAudit.violations(edited[0], last[0]);
         if (!violations.isEmpty()) {

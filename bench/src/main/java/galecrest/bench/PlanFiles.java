@@ -36,7 +36,7 @@ final class PlanFiles {
         try {
             ShopSnapshot shop = json.readValue(file, ShopSnapshot.class);
             long start = System.nanoTime();
-            Plan plan = Planner.plan(shop, PlanOptions.defaults());
+            Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
             double seconds = (System.nanoTime() - start) / 1e9;
             List<Violation> violations = PlanAudit.violations(shop, plan);
             String audit = violations.isEmpty() ? "ok" : violations.size() + " violations";

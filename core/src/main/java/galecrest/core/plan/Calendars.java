@@ -26,7 +26,7 @@ final class Calendars {
     private final SlotWindows shopHours;
     private final SlotWindows mirroredShopHours;
     private final int[][] vendorClosings;
-    private final Map<Crew, SlotWindows> crews = new HashMap<>();
+    private final Map<Crew, SlotWindows> crews = new java.util.concurrent.ConcurrentHashMap<>();
 
     /** The people of a crew, and the station if it ever closes. */
     private record Crew(List<Integer> people, int station) {}

@@ -1,25 +1,51 @@
 package galecrest.core.plan;
 
 import java.time.Duration;
+import java.util.Optional;
 
 /**
- * How a plan is made.
+ * How a plan is made. The same snapshot and options give the same plan, unless a {@link Watch} ends it before its
+ * steps are done.
  *
  * @param horizon how far ahead work can be placed
- * @param rules how many priority rules are tried, at least one
+ * @param steps schedules that are made and scored by each search, at least one
+ * @param searches searches side by side, each with a thread and luck of its own
+ * @param seed the luck
+ * @param guide an order to begin from, besides the priority rules and the published plan
  */
-public record PlanOptions(Duration horizon, int rules) {
+public record PlanOptions(Duration horizon, long steps, int searches, long seed, Optional<Guide> guide) {
+    private static final Duration HORIZON = Duration.ofDays(500);
+
     public PlanOptions {
-        if (!(rules >= 1)) {
-            throw new IllegalArgumentException("At least one priority rule must be tried, not " + rules + ".");
+        if (!(steps >= 1)) {
+            throw new IllegalArgumentException("At least one schedule must be made, not " + steps + ".");
+        }
+        if (!(searches >= 1)) {
+            throw new IllegalArgumentException("At least one search is needed, not " + searches + ".");
         }
     }
 
-    public static PlanOptions defaults() {
-        return new PlanOptions(Duration.ofDays(500), PriorityRule.values().length);
+    /** For an answer at once: fewer steps the larger the shop. */
+    public static PlanOptions interactive(ShopSnapshot shop) {
+        long steps = Math.max(16, Math.min(250, 60_000 / Math.max(1, shop.works().size())));
+        return new PlanOptions(HORIZON, steps, 1, 1, Optional.empty());
     }
 
-    public PlanOptions withRules(int count) {
-        return new PlanOptions(horizon, count);
+    /** For thinking long: two searches, until so many steps are done or the watch ends them. */
+    public static PlanOptions thorough(long steps, long seed) {
+        return new PlanOptions(HORIZON, steps, 2, seed, Optional.empty());
+    }
+
+    /** The first priority rule alone. */
+    public static PlanOptions once() {
+        return new PlanOptions(HORIZON, 1, 1, 1, Optional.empty());
+    }
+
+    public PlanOptions withSteps(long other) {
+        return new PlanOptions(horizon, other, searches, seed, guide);
+    }
+
+    public PlanOptions from(Optional<Guide> known) {
+        return new PlanOptions(horizon, steps, searches, seed, known);
     }
 }

@@ -4,17 +4,27 @@ import java.util.Arrays;
 import java.util.SplittableRandom;
 
 /**
- * Improves a plan step by step; a step is one schedule made and scored. It starts from the priority rules and from what
- * is known already, then alternates forward-backward passes with moves in the neighbourhood of the present order:
+ * Improves a plan step by step; a step is one schedule made and scored. From the best order that it is offered it
+ * alternates forward-backward passes with moves in the neighbourhood of the present order:
  * <ul>
  *   <li>something on the chain of a date goes ahead of the work that it waits for,
- *   <li>one build, one person's work, one stretch of time, or what lies about the chain is freed and put in anew.
+ *   <li>one piece of work moves,
+ *   <li>one build, one person's work or one stretch of the order is freed and put in anew,
+ *   <li>an at-risk start is used or not.
  * </ul>
  * A neighbour is kept when it is no worse than the present order, or than the one of some steps ago (late acceptance;
- * Burke and Bykov, 2017). Deterministic by seed and number of steps.
+ * Burke and Bykov, 2017). When nothing has helped for long, it begins anew from a child of the good orders found so far.
+ * Deterministic by seed and number of steps.
  */
 final class Search {
-    private static final int FIRST_PASSES = 3;
+    private static final int PASSES = 3;
+    private static final int MEMBERS = 10;
+    /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
+    private static final int FEW = 4;
+    /** How many steps back the late acceptance looks, one of these at random for each beginning. */
+    private static final int[] MEMORIES = {8, 20, 60};
+    /** After so many steps per piece of work without help it begins anew. */
+    private static final int[] PATIENCES = {8, 16, 32};
 
     private final Model model;
     private final Scorer scorer;
@@ -22,113 +32,161 @@ final class Search {
     private final Schedule schedule;
     private final SplittableRandom random;
     private final Neighbours neighbours;
-    private final Score[] history;
+    private final Population population;
+    private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
+    private int memory = MEMORIES[0];
+    private int patience = PATIENCES[0];
     private int steps;
     private int stale;
+    /** Whether an order may be put in the order of the starts it leads to without making it worse. */
+    private boolean sorts;
     private int[] list;
     private boolean[] early;
     private Score score;
-    private int[] bestList;
-    private boolean[] bestEarly;
-    private Score best;
+    /** The best since the present beginning, and the best of all. */
+    private Population.Member local;
 
-    Search(Model model, int[] first, boolean[] firstEarly, int memory, long seed) {
+    private Population.Member best;
+
+    Search(Model model, int[] first, boolean[] firstEarly, long seed) {
         this.model = model;
         this.scorer = new Scorer(model);
         this.mirror = new Mirror(model, scorer);
         this.schedule = new Schedule(model);
         this.random = new SplittableRandom(seed);
         this.neighbours = new Neighbours(model, scorer, random);
+        this.population = new Population(MEMBERS, random);
         list = first;
         early = firstEarly;
-        schedule.generate(list, early);
-        score = scorer.score(schedule);
-        best = score;
-        bestList = list;
-        bestEarly = early;
-        steps = 1;
-        history = new Score[memory];
-        Arrays.fill(history, score);
+        score = make(first, firstEarly);
+        local = new Population.Member(first, firstEarly, score, Population.mark(schedule));
+        best = local;
     }
 
+    /** The number of schedules made. */
     int steps() {
         return steps;
     }
 
-    Score best() {
+    Population.Member best() {
         return best;
     }
 
-    int[] bestList() {
-        return bestList;
-    }
-
-    boolean[] bestEarly() {
-        return bestEarly;
-    }
-
-    /** Tries another order to start from; the better one stays. */
-    void offer(int[] other, boolean[] otherEarly) {
-        schedule.generate(other, otherEarly);
-        Score its = scorer.score(schedule);
+    private Score make(int[] order, boolean[] risks) {
+        schedule.generate(order, risks);
         steps++;
-        if (its.compareTo(score) < 0) {
-            settle(other, otherEarly, its);
-            Arrays.fill(history, its);
+        return scorer.score(schedule);
+    }
+
+    /** Tries another order to begin with. */
+    void offer(int[] order, boolean[] risks) {
+        Score its = make(order, risks);
+        if (its.compareTo(best.score()) < 0) {
+            found(order, risks, its);
         }
     }
 
+    /** Begins from the best order that was offered. */
+    void begin() {
+        score = make(best.list(), best.early());
+        int[] sorted = neighbours.sorted(schedule, best.list());
+        sorts = make(sorted, best.early()).compareTo(score) <= 0;
+        score = make(best.list(), best.early());
+        settle(best.list(), best.early(), score);
+        passes();
+        Arrays.fill(history, score);
+    }
+
     /** Forward-backward passes from the schedule made last, as long as they help. */
-    void passes(int most) {
-        Score before = score;
-        for (int i = 0; i < most; i++) {
+    private void passes() {
+        for (int i = 0; i < PASSES; i++) {
             int[] next = Order.by(model, mirror.keys(schedule));
-            schedule.generate(next, early);
-            Score its = scorer.score(schedule);
-            steps += 2;
+            steps++;
+            Score its = make(next, early);
+            boolean helped = its.compareTo(score) < 0;
             if (its.compareTo(score) <= 0) {
+                score = its;
+                found(next, early, its);
                 settle(next, early, its);
             }
-            if (its.compareTo(before) >= 0) {
+            if (!helped) {
                 return;
             }
-            before = its;
         }
     }
 
     /** One step in the neighbourhood of the present order. */
     void step() {
+        if (stale > patience * model.size) {
+            anew();
+        }
         neighbours.change(list, early);
-        schedule.generate(neighbours.list, neighbours.early);
-        Score its = scorer.score(schedule);
-        steps++;
-        int at = steps % history.length;
+        Score its = make(neighbours.list, neighbours.early);
+        int at = steps % memory;
+        stale++;
         if (its.compareTo(score) <= 0 || its.compareTo(history[at]) <= 0) {
-            stale = its.compareTo(best) < 0 ? 0 : stale + 1;
-            settle(neighbours.list.clone(), neighbours.early.clone(), its);
-        } else {
-            stale++;
+            int[] order = neighbours.list.clone();
+            boolean[] risks = neighbours.early.clone();
+            if (its.compareTo(local.score()) < 0) {
+                stale = 0;
+                found(order, risks, its);
+            }
+            settle(order, risks, its);
         }
         if (score.compareTo(history[at]) < 0) {
             history[at] = score;
         }
     }
 
-    private void settle(int[] newList, boolean[] newEarly, Score its) {
-        score = its;
-        if (its.compareTo(best) < 0) {
-            best = its;
-            bestList = newList;
-            bestEarly = newEarly;
+    /** Keeps what was made last where it is the best since the beginning, or of all. */
+    private void found(int[] order, boolean[] risks, Score its) {
+        if (its.compareTo(local.score()) < 0) {
+            local = new Population.Member(order, risks, its, Population.mark(schedule));
         }
-        early = newEarly;
-        list = neighbours.sorted(schedule, newList);
+        if (its.compareTo(best.score()) < 0) {
+            best = local;
+        }
+    }
+
+    private void settle(int[] order, boolean[] risks, Score its) {
+        score = its;
+        early = risks;
+        list = sorts ? neighbours.sorted(schedule, order) : order;
         neighbours.look(schedule, list);
     }
 
-    void start() {
-        schedule.generate(list, early);
-        settle(list, early, score);
-        passes(FIRST_PASSES);
+    private void anew() {
+        population.add(local);
+        int[] child;
+        boolean[] risks;
+        if (population.size() < FEW) {
+            child = disturbed(best.list(), 0.5);
+            risks = best.early();
+        } else {
+            Population.Member father = population.pick();
+            Population.Member mother = population.pick();
+            risks = father.early();
+            child = father == mother
+                    ? disturbed(father.list(), 0.2)
+                    : population.cross(father.list(), mother.list(), Order.firstFree(model, father.list()));
+        }
+        memory = MEMORIES[random.nextInt(MEMORIES.length)];
+        patience = PATIENCES[random.nextInt(PATIENCES.length)];
+        stale = 0;
+        score = make(child, risks);
+        local = new Population.Member(child, risks, score, Population.mark(schedule));
+        found(child, risks, score);
+        settle(child, risks, score);
+        passes();
+        Arrays.fill(history, score);
+    }
+
+    /** The order with every node moved at random by up to a share of its length. */
+    private int[] disturbed(int[] order, double share) {
+        double[] keys = new double[model.size];
+        for (int i = 0; i < order.length; i++) {
+            keys[order[i]] = i + random.nextDouble() * order.length * share;
+        }
+        return Order.by(model, keys);
     }
 }

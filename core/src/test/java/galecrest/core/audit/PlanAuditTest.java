@@ -51,7 +51,7 @@ class PlanAuditTest {
         Map<String, Integer> rules = new HashMap<>();
         for (long seed = 0; seed < 60; seed++) {
             ShopSnapshot shop = RandomShops.shop(seed, 25);
-            Plan plan = Planner.plan(shop, PlanOptions.defaults().withRules(1));
+            Plan plan = Planner.plan(shop, PlanOptions.once());
             for (int i = 0; i < plan.placed().size(); i++) {
                 List<Plan.Placed> placed = new ArrayList<>(plan.placed());
                 placed.set(i, tamper.apply(placed.get(i)));
@@ -104,7 +104,7 @@ class PlanAuditTest {
     @Test
     void workLeftOutOrTwiceIsCaught() {
         ShopSnapshot shop = RandomShops.shop(4, 25);
-        Plan plan = Planner.plan(shop, PlanOptions.defaults());
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
         List<Plan.Placed> fewer = plan.placed().subList(1, plan.placed().size());
         List<Plan.Placed> more = new ArrayList<>(plan.placed());
         more.add(plan.placed().get(0));

@@ -57,7 +57,7 @@ class CriticalPathTest {
         }
         double longest = -new BellmanFordShortestPath<>(graph).getPathWeight("start", "end");
         ShopSnapshot shop = shops.snapshot();
-        Plan plan = Planner.plan(shop, PlanOptions.defaults());
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
         long makespan = plan.placed().stream()
                 .mapToLong(p -> Duration.between(shop.now(), p.ready()).toMinutes())
                 .max()

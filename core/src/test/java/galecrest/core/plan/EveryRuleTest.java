@@ -16,7 +16,8 @@ class EveryRuleTest {
         int missed = 0;
         int atRisk = 0;
         for (long seed = 0; seed < 400; seed++) {
-            Plan plan = Planner.plan(RandomShops.shop(seed, 30), PlanOptions.defaults());
+            ShopSnapshot shop = RandomShops.shop(seed, 30);
+            Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(30));
             plan.placed().forEach(p -> reasons.add(p.because().getClass().getSimpleName()));
             broken += plan.brokenPins().size();
             atRisk += plan.startedAtRisk().size();

@@ -40,7 +40,7 @@ import org.junit.jupiter.api.Test;
 class PlannerTest {
     private static Plan plan(Shops shops) {
         ShopSnapshot shop = shops.snapshot();
-        Plan plan = Planner.plan(shop, PlanOptions.defaults());
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
         return plan;
     }
@@ -232,7 +232,7 @@ class PlannerTest {
                 .job("pedals", "car", 60, "fit")
                 .after("seat", "pedals")
                 .after("pedals", "seat");
-        assertThatThrownBy(() -> Planner.plan(shops.snapshot(), PlanOptions.defaults()))
+        assertThatThrownBy(() -> Planner.plan(shops.snapshot(), PlanOptions.once()))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("seat → pedals → seat");
     }
@@ -376,7 +376,7 @@ class PlannerTest {
                 List.of(),
                 shop.rules(),
                 Optional.empty());
-        Plan plan = Planner.plan(going, PlanOptions.defaults());
+        Plan plan = Planner.plan(going, PlanOptions.interactive(going));
         assertThat(PlanAudit.violations(going, plan)).isEmpty();
         assertThat(placed(plan, "going").crew()).containsExactly(new PersonId("ina"));
         assertThat(placed(plan, "going").end()).isEqualTo(shop.now().plus(Duration.ofMinutes(90)));

@@ -92,7 +92,7 @@ public final class RandomShops {
     public static ShopSnapshot shop(long seed, int size) {
         ShopSnapshot shop = new RandomShops(seed).make(size);
         return seed % 3 == 0
-                ? shop.withPublished(Planner.plan(shop, PlanOptions.defaults().withRules(1)))
+                ? shop.withPublished(Planner.plan(shop, PlanOptions.once()))
                 : shop;
     }
 

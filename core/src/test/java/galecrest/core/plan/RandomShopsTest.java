@@ -12,13 +12,13 @@ class RandomShopsTest {
     @Property(tries = 2_500)
     void noPlanBreaksARule(@ForAll @LongRange(min = 0) long seed) {
         ShopSnapshot shop = RandomShops.shop(seed, 6 + (int) (seed % 30));
-        Plan plan = Planner.plan(shop, PlanOptions.defaults());
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
     }
 
     @Property(tries = 50)
     void theSameShopGetsTheSamePlan(@ForAll @LongRange(min = 0) long seed) {
         ShopSnapshot shop = RandomShops.shop(seed, 20);
-        assertThat(Planner.plan(shop, PlanOptions.defaults())).isEqualTo(Planner.plan(shop, PlanOptions.defaults()));
+        assertThat(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60))).isEqualTo(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60)));
     }
 }

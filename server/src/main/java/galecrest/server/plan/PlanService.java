@@ -70,7 +70,7 @@ public class PlanService {
         Current fresh = reading.execute(status -> {
             long change = journal.last();
             ShopSnapshot shop = snapshots.snapshot(now);
-            return new Current(change, shop, Planner.plan(shop, PlanOptions.defaults()));
+            return new Current(change, shop, Planner.plan(shop, PlanOptions.interactive(shop)));
         });
         current = fresh;
         return fresh;
@@ -88,7 +88,7 @@ public class PlanService {
             return PlanDifference.between(before.plan(), after.plan());
         }
         ShopSnapshot shop = before.shop().at(after.shop().now());
-        return PlanDifference.between(Planner.plan(shop, PlanOptions.defaults()), after.plan());
+        return PlanDifference.between(Planner.plan(shop, PlanOptions.interactive(shop)), after.plan());
     }
 
     /** What differs between what people were told and the present plan; empty before anything was published. */
@@ -123,7 +123,7 @@ public class PlanService {
         List<Pin> pins = new ArrayList<>(shop.pins());
         pins.removeIf(p -> p.id().equals(pin.id()));
         pins.add(pin);
-        Plan plan = Planner.plan(shop.withPins(pins), PlanOptions.defaults());
+        Plan plan = Planner.plan(shop.withPins(pins), PlanOptions.interactive(shop));
         for (Plan.BrokenPin broken : plan.brokenPins()) {
             if (broken.pin().equals(pin.id())) {
                 String name = new Sentences(shop).work(pin.work());
