@@ -23,6 +23,7 @@ final class Crews {
     private final Calendars calendars;
     private final Pools pools;
     private final Map<List<Integer>, Crew> known = new HashMap<>();
+    private final Map<List<CrewPlace>, List<Crew>> unpinned = new HashMap<>();
     private final Map<CrewPlace, int[]> candidates = new HashMap<>();
 
     Crews(ShopSnapshot shop, Calendars calendars, Pools pools) {
@@ -33,6 +34,12 @@ final class Crews {
 
     /** The crews to try; all of them hold the pinned people. */
     List<Crew> of(Job job, int[] pinned) {
+        return pinned.length == 0
+                ? unpinned.computeIfAbsent(job.crew(), places -> find(job, pinned))
+                : find(job, pinned);
+    }
+
+    private List<Crew> find(Job job, int[] pinned) {
         List<Crew> crews = new ArrayList<>();
         List<int[]> able = job.crew().stream().map(this::candidates).toList();
         int[] must = Arrays.stream(pinned).map(pools::of).toArray();

@@ -17,12 +17,14 @@ import java.util.TreeSet;
 final class Finished {
     private final Model model;
     private final Schedule schedule;
+    private final Scorer scorer;
     private final People people;
     private final Reasons reasons;
     private final Map<PinId, String> brokenPins;
     private final List<Plan.Thawed> thawed = new ArrayList<>();
 
-    private Finished(Schedule schedule) {
+    private Finished(Schedule schedule, Scorer scorer) {
+        this.scorer = scorer;
         this.model = schedule.model;
         this.schedule = schedule;
         this.people = new People(schedule);
@@ -30,8 +32,8 @@ final class Finished {
         this.brokenPins = new LinkedHashMap<>(model.brokenPins);
     }
 
-    static Plan plan(Schedule schedule, Score score) {
-        return new Finished(schedule).plan(score);
+    static Plan plan(Schedule schedule, Scorer scorer) {
+        return new Finished(schedule, scorer).plan(scorer.score(schedule));
     }
 
     private Plan plan(Score score) {
@@ -61,7 +63,7 @@ final class Finished {
                         .toList(),
                 List.copyOf(early),
                 thawed,
-                new Outlooks(schedule, reasons).all(),
+                new Outlooks(schedule, scorer, reasons).all(),
                 score);
     }
 

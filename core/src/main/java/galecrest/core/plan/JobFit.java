@@ -1,5 +1,6 @@
 package galecrest.core.plan;
 
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -8,6 +9,8 @@ import org.jspecify.annotations.Nullable;
  * {@link #best} tries all crews at all stations and keeps the place that ends first.
  */
 final class JobFit {
+    private static final int UNKNOWN = Integer.MIN_VALUE;
+
     private final Model model;
     private final Taken taken;
 
@@ -22,6 +25,8 @@ final class JobFit {
     private int window;
     private int endFrom;
     private final Cause cause = new Cause();
+    private final int[] firstGap;
+    private int busyPool;
 
     /** The best place found last: null crew for none. */
     @Nullable
@@ -36,6 +41,7 @@ final class JobFit {
     JobFit(Model model, Taken taken) {
         this.model = model;
         this.taken = taken;
+        this.firstGap = new int[taken.gaps.length];
     }
 
     /**
@@ -47,12 +53,46 @@ final class JobFit {
     void best(Task.JobTask task, int slots, Crew[] crews, int[] stations, int from, int endNotBefore) {
         bestCrew = null;
         bestEnd = SlotWindows.NEVER;
+        Arrays.fill(firstGap, UNKNOWN);
         for (Crew someCrew : crews) {
+            int first = firstGap(someCrew, from, slots);
+            if (first == SlotWindows.NEVER || noBetter(first, first + slots)) {
+                continue;
+            }
             for (int someStation : stations) {
-                if (earliest(task, slots, someCrew, someStation, from, endNotBefore, bestEnd) && better()) {
+                busyUntil(first, from);
+                if (earliest(task, slots, someCrew, someStation, first, endNotBefore, bestEnd) && better()) {
                     keep();
                 }
             }
+        }
+    }
+
+    /** The first slot at which each of the crew, taken alone, is free for so much work. */
+    private int firstGap(Crew someCrew, int from, int slots) {
+        int latest = from;
+        busyPool = -1;
+        for (int pool : someCrew.pools) {
+            Gaps gaps = taken.gaps[pool];
+            if (gaps != null) {
+                if (firstGap[pool] == UNKNOWN) {
+                    firstGap[pool] = gaps.next(from, slots);
+                }
+                if (firstGap[pool] > latest) {
+                    latest = firstGap[pool];
+                    busyPool = pool;
+                }
+            }
+        }
+        return latest;
+    }
+
+    /** Sets the reason for a search that begins with the first gap. */
+    private void busyUntil(int first, int from) {
+        if (first > from) {
+            cause.set(Cause.PERSON_BUSY, UNKNOWN, busyPool, first);
+        } else {
+            cause.set(Cause.NOTHING, -1, -1, 0);
         }
     }
 
@@ -64,12 +104,14 @@ final class JobFit {
         later.set(Cause.SHIFT, -1, -1, 0);
         for (Crew someCrew : crews) {
             for (int someStation : stations) {
+                cause.set(Cause.NOTHING, -1, -1, 0);
                 if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
                     if (start == slot && better()) {
                         keep();
                     } else if (start != slot && end < laterEnd) {
                         laterEnd = end;
                         if (cause.kind != Cause.NOTHING) {
+                            resolve(cause);
                             later.set(cause);
                         }
                     }
@@ -92,12 +134,26 @@ final class JobFit {
         return !Cause.personal(cause.kind) && Cause.personal(bestCause.kind);
     }
 
+    /** Whether a place that neither starts nor ends before these slots cannot be better than the best. */
+    private boolean noBetter(int first, int last) {
+        return bestCrew != null
+                && (last > bestEnd || last == bestEnd && first >= bestStart && !Cause.personal(bestCause.kind));
+    }
+
     private void keep() {
         bestCrew = crew;
         bestStation = station;
         bestStart = start;
         bestEnd = end;
+        resolve(cause);
         bestCause.set(cause);
+    }
+
+    /** Looks up whose work a gap comes after, which is only asked where it matters. */
+    private void resolve(Cause of) {
+        if (of.ref == UNKNOWN) {
+            of.ref = taken.pools[of.aux].endedBefore(of.until);
+        }
     }
 
     private boolean earliest(
@@ -108,11 +164,14 @@ final class JobFit {
         station = someStation;
         hours = crew.hours(station, model.mirror);
         cure = job.cureHold() >= 0 ? job.cure() : 0;
-        cause.set(Cause.NOTHING, -1, -1, 0);
         endFrom = endNotBefore;
         start = from;
-        while (advance()) {
-            if (end > latestEnd) {
+        boolean alone = crew.pools.length == 1;
+        for (boolean more = alone || toGap(); more; more = toGap()) {
+            if (!advance()) {
+                return false;
+            }
+            if (end > latestEnd || latestEnd == bestEnd && noBetter(start, end)) {
                 return false;
             }
             if (!blocked()) {
@@ -148,6 +207,27 @@ final class JobFit {
                 return true;
             }
         }
+    }
+
+    /** Moves the start to where each of the crew is free for long enough; false where one never is. */
+    private boolean toGap() {
+        for (int i = 0; i < crew.pools.length; i++) {
+            Gaps gaps = taken.gaps[crew.pools[i]];
+            if (gaps == null) {
+                continue;
+            }
+            int free = gaps.next(start, work);
+            if (free == SlotWindows.NEVER) {
+                return false;
+            }
+            if (free > start) {
+                int pool = crew.pools[i];
+                cause.set(Cause.PERSON_BUSY, UNKNOWN, pool, free);
+                start = free;
+                i = -1;
+            }
+        }
+        return true;
     }
 
     /** Leave of one of the crew between two slots is what moved the start, if somebody would have been in. */
@@ -201,8 +281,13 @@ final class JobFit {
         if (stay < 0) {
             return false;
         }
-        start = stays.end(stay);
-        cause.set(Cause.STATION_TAKEN, stays.owner(stay), station, start);
+        int last = stay;
+        while (stay >= 0) {
+            last = stay;
+            start = stays.end(stay);
+            stay = stays.other(job.build(), start, start + work);
+        }
+        cause.set(Cause.STATION_TAKEN, stays.owner(last), station, start);
         return true;
     }
 

@@ -168,6 +168,15 @@ final class Model {
         return claims.toArray(int[][]::new);
     }
 
+    /** The least that any job takes; running-in does not look for gaps. */
+    int shortestWork() {
+        int least = Integer.MAX_VALUE;
+        for (int slots : work) {
+            least = slots > 0 && slots < least ? slots : least;
+        }
+        return least;
+    }
+
     SlotWindows shopHours() {
         return mirror ? calendars.mirroredShopHours() : calendars.shopHours();
     }

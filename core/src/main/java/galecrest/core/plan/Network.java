@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The open work of a snapshot as a network: numbered nodes, the arcs between them, and what bounds each from outside.
@@ -41,6 +42,7 @@ final class Network {
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
     final Map<WorkId, Integer> index = new HashMap<>();
     int risks;
+    private @Nullable Map<BuildId, List<Integer>> commitments;
     private final Map<PersonId, Integer> people;
     private final Map<StationId, Integer> stations;
     private final Map<BuildId, Integer> builds;
@@ -194,6 +196,24 @@ final class Network {
                 return List.copyOf(names);
             }
         }
+    }
+
+    /** The numbers of the commitments that could concern the work: those of its build, and those that name works. */
+    List<Integer> commitmentsAbout(Work work) {
+        if (commitments == null) {
+            commitments = new HashMap<>();
+            shop.builds().forEach(b -> commitments.put(b.id(), new ArrayList<>()));
+            for (int c = 0; c < shop.commitments().size(); c++) {
+                var commitment = shop.commitments().get(c);
+                if (commitment.works().isEmpty()) {
+                    commitments.get(commitment.build()).add(c);
+                } else {
+                    int number = c;
+                    commitments.values().forEach(list -> list.add(number));
+                }
+            }
+        }
+        return commitments.get(work.build());
     }
 
     /** Nodes in an order in which every arc points forward. */

@@ -8,30 +8,33 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** What a schedule means for each commitment: finish, margin and the chain that makes it so. */
 final class Outlooks {
     private final Network network;
     private final Schedule schedule;
+    private final Scorer scorer;
     private final Reasons reasons;
 
-    Outlooks(Schedule schedule, Reasons reasons) {
+    Outlooks(Schedule schedule, Scorer scorer, Reasons reasons) {
+        this.scorer = scorer;
         this.network = schedule.model.network;
         this.schedule = schedule;
         this.reasons = reasons;
     }
 
     List<Plan.Outlook> all() {
-        return network.shop.commitments().stream().map(this::of).toList();
+        return IntStream.range(0, network.shop.commitments().size())
+                .mapToObj(this::of)
+                .toList();
     }
 
-    private Plan.Outlook of(Commitment commitment) {
+    private Plan.Outlook of(int number) {
+        Commitment commitment = network.shop.commitments().get(number);
         int last = -1;
         List<WorkId> missing = new ArrayList<>();
-        for (int node = 0; node < network.size(); node++) {
-            if (!commitment.needs(network.works.get(node))) {
-                continue;
-            }
+        for (int node : scorer.needs(number)) {
             if (!schedule.planned(node)) {
                 missing.add(network.works.get(node).id());
             } else if (last < 0 || schedule.ready[node] > schedule.ready[last]) {

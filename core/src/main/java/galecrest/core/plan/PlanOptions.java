@@ -27,7 +27,7 @@ public record PlanOptions(Duration horizon, long steps, int searches, long seed,
 
     /** For an answer at once: fewer steps the larger the shop. */
     public static PlanOptions interactive(ShopSnapshot shop) {
-        long steps = Math.max(16, Math.min(250, 60_000 / Math.max(1, shop.works().size())));
+        long steps = Math.max(16, Math.min(250, 25_000 / Math.max(1, shop.works().size())));
         return new PlanOptions(HORIZON, steps, 1, 1, Optional.empty());
     }
 

@@ -57,7 +57,7 @@ public final class Planner {
         Schedule schedule = new Schedule(model);
         schedule.generate(best.list(), best.early());
         return new Thought(
-                Finished.plan(schedule, best.score()),
+                Finished.plan(schedule, new Scorer(model)),
                 guide(model, best),
                 searches.stream().mapToLong(Search::steps).sum());
     }

@@ -71,9 +71,7 @@ final class Schedule {
         }
         early = new boolean[model.network.risks];
         order = new int[0];
-        var shop = model.network.shop;
-        taken = new Taken(
-                model.pools.count(), shop.stations().size(), shop.builds().size());
+        taken = new Taken(model);
         jobs = new JobFit(model, taken);
         trips = new TripFit(model, taken);
         drivesFit = new DriveFit(model, taken);
@@ -87,7 +85,7 @@ final class Schedule {
     void generate(int[] list, boolean[] risks) {
         order = list;
         early = risks;
-        taken.clear();
+        taken.clear(model.shortestWork());
         for (int[] claim : model.stillCuring) {
             taken.cars[claim[0]].add(0, claim[3], claim[1], claim[2], -1, claim[4]);
         }
@@ -278,7 +276,7 @@ final class Schedule {
             int b = Math.min(to, hours.endOf(w));
             for (int i = 0; i < who.pools.length; i++) {
                 if (model.pools.size(who.pools[i]) == 1) {
-                    taken.pools[who.pools[i]].add(a, b, 1, node);
+                    taken.busy(who.pools[i], a, b, node);
                 }
             }
             if (zone != null) {
@@ -336,7 +334,7 @@ final class Schedule {
         end[node] = stretches[stretches.length - 1];
         ready[node] = end[node];
         for (int i = 0; i < stretches.length; i += 2) {
-            taken.pools[drivesFit.driver].add(stretches[i], stretches[i + 1], 1, node);
+            taken.busy(drivesFit.driver, stretches[i], stretches[i + 1], node);
             taken.cars[task.build()].add(stretches[i], stretches[i + 1], Stays.Claim.AWAY, 0, -1, node);
         }
         driver[node] = drivesFit.driver;

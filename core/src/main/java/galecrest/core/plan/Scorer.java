@@ -46,13 +46,25 @@ final class Scorer {
         ShopSnapshot shop = model.network.shop;
         rules = shop.rules();
         SlotWindows open = model.calendars.shopHours();
-        dates = shop.commitments().stream()
-                .map(c -> new Date(
-                        c.kind().hard(),
-                        c.weight(),
-                        open.workBefore(model.grid.atOrBefore(c.due())),
-                        nodes(w -> c.needs(w)),
-                        nodes(w -> c.wants(w))))
+        List<List<Integer>> needed = new ArrayList<>();
+        List<List<Integer>> wanted = new ArrayList<>();
+        for (int c = 0; c < shop.commitments().size(); c++) {
+            needed.add(new ArrayList<>());
+            wanted.add(new ArrayList<>());
+        }
+        for (int node = 0; node < model.size; node++) {
+            Work work = model.network.works.get(node);
+            for (int c : model.network.commitmentsAbout(work)) {
+                Commitment commitment = shop.commitments().get(c);
+                if (commitment.needs(work)) {
+                    needed.get(c).add(node);
+                } else if (commitment.wants(work)) {
+                    wanted.get(c).add(node);
+                }
+            }
+        }
+        dates = IntStream.range(0, needed.size())
+                .mapToObj(c -> date(shop.commitments().get(c), open, needed.get(c), wanted.get(c)))
                 .toArray(Date[]::new);
         buildOf = new int[model.size];
         opens = new boolean[model.size];
@@ -68,10 +80,13 @@ final class Scorer {
         ready = new int[weights.length];
     }
 
-    private int[] nodes(java.util.function.Predicate<Work> which) {
-        return IntStream.range(0, model.size)
-                .filter(n -> which.test(model.network.works.get(n)))
-                .toArray();
+    private Date date(Commitment commitment, SlotWindows open, List<Integer> needs, List<Integer> wants) {
+        return new Date(
+                commitment.kind().hard(),
+                commitment.weight(),
+                open.workBefore(model.grid.atOrBefore(commitment.due())),
+                needs.stream().mapToInt(Integer::intValue).toArray(),
+                wants.stream().mapToInt(Integer::intValue).toArray());
     }
 
     /** The nodes that a commitment needs. */

@@ -11,10 +11,14 @@ import java.util.List;
 final class SlotWindows {
     /** A slot that never comes. */
     static final int NEVER = 1 << 29;
+    /** Windows are looked up by blocks of 64 slots, a third of a day. */
+    private static final int BLOCK_BITS = 6;
 
     private final int[] start;
     private final int[] end;
     private final int[] before;
+    /** Of each block of slots, the first window that ends in it or later. */
+    private final int[] firstOf;
 
     private SlotWindows(int[] start, int[] end) {
         this.start = start;
@@ -22,6 +26,14 @@ final class SlotWindows {
         this.before = new int[start.length + 1];
         for (int i = 0; i < start.length; i++) {
             before[i + 1] = before[i] + end[i] - start[i];
+        }
+        int last = start.length == 0 ? -1 : end[start.length - 1] >> BLOCK_BITS;
+        this.firstOf = new int[last + 1];
+        for (int block = 0, window = 0; block <= last; block++) {
+            while (window < start.length && end[window] <= block << BLOCK_BITS) {
+                window++;
+            }
+            firstOf[block] = window;
         }
     }
 
@@ -108,17 +120,12 @@ final class SlotWindows {
 
     /** The first window that ends after the slot; {@link #count()} where there is none. */
     int windowAfter(int slot) {
-        int low = 0;
-        int high = end.length;
-        while (low < high) {
-            int mid = (low + high) >>> 1;
-            if (end[mid] > slot) {
-                high = mid;
-            } else {
-                low = mid + 1;
-            }
+        int block = slot >> BLOCK_BITS;
+        int window = block < 0 ? 0 : block < firstOf.length ? firstOf[block] : start.length;
+        while (window < start.length && end[window] <= slot) {
+            window++;
         }
-        return low;
+        return window;
     }
 
     /** The first open slot at or after this one, or {@link #NEVER}. */

@@ -89,11 +89,7 @@ final class Tasks {
                     brokenPins.put(pin.id(), wrongStation(station, job));
                 }
             } else if (pin instanceof Pin.Exactly at) {
-                int slot = network.grid.atOrAfter(at.at());
-                if (exactly != null && exactly.slot() != slot) {
-                    brokenPins.put(exactly.pin(), "it is pinned to another instant as well.");
-                }
-                exactly = new Task.Exactly(pin.id(), slot);
+                exactly = exactly(at, exactly);
             }
         }
         Build build = network.shop.builds().get(network.buildOf(job));
@@ -113,6 +109,15 @@ final class Tasks {
                 exactly,
                 exactly == null ? told(job, able, stations) : null,
                 never.orElse(null));
+    }
+
+    /** The pin to an exact start; of two that differ the earlier one is broken. */
+    private Task.Exactly exactly(Pin.Exactly pin, Task.@Nullable Exactly before) {
+        int slot = network.grid.atOrAfter(pin.at());
+        if (before != null && before.slot() != slot) {
+            brokenPins.put(before.pin(), "it is pinned to another instant as well.");
+        }
+        return new Task.Exactly(pin.id(), slot);
     }
 
     static int cureHold(Job job) {
@@ -240,7 +245,7 @@ final class Tasks {
             if (work.away().isPresent()) {
                 brokenPins.put(pin.id(), work.name() + " is away already.");
             } else if (pin instanceof Pin.Exactly at) {
-                exactly = new Task.Exactly(pin.id(), network.grid.atOrAfter(at.at()));
+                exactly = exactly(at, exactly);
             } else if (!(pin instanceof Pin.NotBefore)) {
                 brokenPins.put(pin.id(), "outwork takes none of the shop's people or stations.");
             }
@@ -272,7 +277,7 @@ final class Tasks {
             if (pin instanceof Pin.ToPerson toPerson && only < 0 && drives(work, network.person(toPerson.person()))) {
                 only = network.person(toPerson.person());
             } else if (pin instanceof Pin.Exactly at) {
-                exactly = new Task.Exactly(pin.id(), network.grid.atOrAfter(at.at()));
+                exactly = exactly(at, exactly);
             } else if (!(pin instanceof Pin.NotBefore)) {
                 brokenPins.put(
                         pin.id(),

@@ -70,7 +70,8 @@ final class Urgency {
         Build build = network.shop.builds().get(network.buildOf(work));
         weight[node] = build.weight();
         nearestDate[node] = FAR;
-        for (Commitment commitment : network.shop.commitments()) {
+        for (int number : network.commitmentsAbout(work)) {
+            Commitment commitment = network.shop.commitments().get(number);
             if (commitment.build().equals(work.build())) {
                 double at = open.workBefore(network.grid.atOrBefore(commitment.due()));
                 nearestDate[node] = Math.min(nearestDate[node], at);

@@ -55,6 +55,15 @@ final class Usage {
         return i;
     }
 
+    /** Whose stay ended last at the slot or before; −1 where none did. */
+    int endedBefore(int slot) {
+        int step = stepAt(slot);
+        while (step > 0 && ended[step] < 0) {
+            step--;
+        }
+        return ended[step];
+    }
+
     /** The step that the slot lies in. */
     int stepAt(int slot) {
         int low = 0;

@@ -1,0 +1,111 @@
+package galecrest.core.plan;
+
+import java.util.Arrays;
+
+/**
+ * Where one person is free for so much work at all: the stretches between what is taken, with the working time in them.
+ * It only lets a search skip what is too short; whether a place is really free is for {@link Usage} to say. Stretches
+ * too short for the shortest work are left out.
+ */
+final class Gaps {
+    private int[] from = new int[16];
+    private int[] to = new int[16];
+    private int[] workFrom = new int[16];
+    private int[] workTo = new int[16];
+    private int count;
+    private int shortest;
+    private final SlotWindows hours;
+    private final int slots;
+
+    Gaps(SlotWindows hours, int slots) {
+        this.hours = hours;
+        this.slots = slots;
+    }
+
+    /** Everything is free again; no work is shorter than so many slots. */
+    void clear(int shortestWork) {
+        shortest = shortestWork;
+        from[0] = Integer.MIN_VALUE;
+        to[0] = slots;
+        workFrom[0] = 0;
+        workTo[0] = hours.workBefore(slots);
+        count = 1;
+    }
+
+    /** The last gap that begins at the slot or before; −1 where there is none. */
+    private int at(int slot) {
+        int low = -1;
+        int high = count - 1;
+        while (low < high) {
+            int mid = (low + high + 1) >>> 1;
+            if (from[mid] <= slot) {
+                low = mid;
+            } else {
+                high = mid - 1;
+            }
+        }
+        return low;
+    }
+
+    void take(int a, int b) {
+        int gap = at(a);
+        if (gap < 0 || to[gap] < b) {
+            return;
+        }
+        int workA = hours.workBefore(a);
+        int workB = hours.workBefore(b);
+        boolean left = workA - workFrom[gap] >= shortest;
+        boolean right = workTo[gap] - workB >= shortest;
+        if (left && right) {
+            insert(gap);
+            to[gap] = a;
+            workTo[gap] = workA;
+            from[gap + 1] = b;
+            workFrom[gap + 1] = workB;
+        } else if (left) {
+            to[gap] = a;
+            workTo[gap] = workA;
+        } else if (right) {
+            from[gap] = b;
+            workFrom[gap] = workB;
+        } else {
+            remove(gap);
+        }
+    }
+
+    private void insert(int gap) {
+        if (count == from.length) {
+            from = Arrays.copyOf(from, count * 2);
+            to = Arrays.copyOf(to, count * 2);
+            workFrom = Arrays.copyOf(workFrom, count * 2);
+            workTo = Arrays.copyOf(workTo, count * 2);
+        }
+        for (int[] column : new int[][] {from, to, workFrom, workTo}) {
+            System.arraycopy(column, gap, column, gap + 1, count - gap);
+        }
+        count++;
+    }
+
+    private void remove(int gap) {
+        count--;
+        for (int[] column : new int[][] {from, to, workFrom, workTo}) {
+            System.arraycopy(column, gap + 1, column, gap, count - gap);
+        }
+    }
+
+    /** The first slot at or after this one from which the person is free for so much work; or {@link SlotWindows#NEVER}. */
+    int next(int slot, int work) {
+        int gap = at(slot);
+        if (gap >= 0 && slot < to[gap] && workTo[gap] - workFrom[gap] >= work) {
+            if (workTo[gap] - hours.workBefore(slot) >= work) {
+                return slot;
+            }
+        }
+        for (gap++; gap < count; gap++) {
+            if (workTo[gap] - workFrom[gap] >= work) {
+                return from[gap];
+            }
+        }
+        return SlotWindows.NEVER;
+    }
+}
