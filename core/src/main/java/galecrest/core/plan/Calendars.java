@@ -7,18 +7,22 @@ import galecrest.core.shop.Station;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** The calendars of a snapshot as slots: of each person, of crews at stations, of the shop and of each vendor. */
 final class Calendars {
+    private final ShopSnapshot shop;
     private final Grid grid;
+    private final Map<Integer, Integer> openSince = new ConcurrentHashMap<>();
     private final SlotWindows[] people;
     private final SlotWindows[] onLeave;
     private final SlotWindows[] openDays;
@@ -26,12 +30,13 @@ final class Calendars {
     private final SlotWindows shopHours;
     private final SlotWindows mirroredShopHours;
     private final int[][] vendorClosings;
-    private final Map<Crew, SlotWindows> crews = new java.util.concurrent.ConcurrentHashMap<>();
+    private final Map<Crew, SlotWindows> crews = new ConcurrentHashMap<>();
 
     /** The people of a crew, and the station if it ever closes. */
     private record Crew(List<Integer> people, int station) {}
 
     Calendars(ShopSnapshot shop, Grid grid) {
+        this.shop = shop;
         this.grid = grid;
         people = shop.people().stream().map(p -> windows(spans(p))).toArray(SlotWindows[]::new);
         onLeave = shop.people().stream().map(p -> windows(leave(p))).toArray(SlotWindows[]::new);
@@ -52,6 +57,15 @@ final class Calendars {
     /** The time in which somebody is in the shop. */
     SlotWindows shopHours() {
         return shopHours;
+    }
+
+    /** The slots of shop hours between one before the present and the present. */
+    int openSince(int pastSlot) {
+        return openSince.computeIfAbsent(pastSlot, slot -> {
+            Instant since = grid.instant(slot);
+            Grid earlier = new Grid(since, grid.zone(), Duration.between(since, grid.instant(0)));
+            return new Calendars(shop, earlier).shopHours().workBefore(-slot);
+        });
     }
 
     /** The shop hours with time running backwards from the end of what can be planned. */

@@ -182,6 +182,10 @@ final class Model {
     }
 
     int lagged(int slot, Network.Arc arc) {
-        return arc.lag() == 0 || !arc.workingLag() ? slot + arc.lag() : shopHours().finish(slot, arc.lag());
+        if (arc.lag() == 0 || !arc.workingLag()) {
+            return slot + arc.lag();
+        }
+        int left = slot >= 0 || mirror ? arc.lag() : arc.lag() - calendars.openSince(slot);
+        return left <= 0 ? 0 : shopHours().finish(Math.max(slot, 0), left);
     }
 }
