@@ -118,7 +118,12 @@ public final class BigShop {
                             "leave"))
                     : List.of();
             people.add(new Person(
-                    new PersonId("p" + i), "Hand " + i, skills, weekdays(7 + i % 2, 15 + i % 2), changes, BigDecimal.TEN));
+                    new PersonId("p" + i),
+                    "Hand " + i,
+                    skills,
+                    weekdays(7 + i % 2, 15 + i % 2),
+                    changes,
+                    BigDecimal.TEN));
         }
         return people;
     }
@@ -148,7 +153,12 @@ public final class BigShop {
             if (!finals && j % 40 == 20) {
                 outwork(id, name);
             } else {
-                job(id, name, zone, finals, j < jobs * 0.6 ? Gate.FIRST_FIRE : j < jobs * 0.85 ? Gate.ROLL_OUT : Gate.TEST);
+                job(
+                        id,
+                        name,
+                        zone,
+                        finals,
+                        j < jobs * 0.6 ? Gate.FIRST_FIRE : j < jobs * 0.85 ? Gate.ROLL_OUT : Gate.TEST);
             }
             if (finals) {
                 for (int z = 0; z < last.length; z++) {
@@ -206,7 +216,12 @@ public final class BigShop {
             Arrival arrival = new Arrival(
                     likelyAt.minus(Duration.ofDays(1)), likelyAt, likelyAt.plus(Duration.ofDays(random.nextInt(6))));
             parts.add(new PartLine(
-                    part, part.value(), PartState.ORDERED, Optional.of(arrival), Minutes.of(20), Optional.empty(),
+                    part,
+                    part.value(),
+                    PartState.ORDERED,
+                    Optional.of(arrival),
+                    Minutes.of(20),
+                    Optional.empty(),
                     Optional.empty()));
             needs.add(part);
         }

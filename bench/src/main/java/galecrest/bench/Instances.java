@@ -41,7 +41,7 @@ import java.util.Optional;
  */
 public final class Instances {
     private static final Instant NOW = Instant.parse("2027-01-04T00:00:00Z");
-    private static final int UNIT_MINUTES = 5;
+    static final int UNIT_MINUTES = 5;
     private static final BuildId BUILD = new BuildId("b");
 
     private final List<Person> people = new ArrayList<>();
@@ -150,8 +150,7 @@ public final class Instances {
         List<Shift> always = Arrays.stream(DayOfWeek.values())
                 .map(d -> new Shift(d, LocalTime.MIDNIGHT, LocalTime.MIDNIGHT))
                 .toList();
-        people.add(new Person(
-                new PersonId(name), name, Map.of(skill, Level.ABLE), always, List.of(), BigDecimal.ONE));
+        people.add(new Person(new PersonId(name), name, Map.of(skill, Level.ABLE), always, List.of(), BigDecimal.ONE));
     }
 
     private static WorkId id(int number) {
@@ -190,7 +189,14 @@ public final class Instances {
 
     private ShopSnapshot snapshot() {
         Commitment done = new Commitment(
-                new CommitmentId("c"), BUILD, "All done", Commitment.Kind.EVENT, NOW, Gate.EVENT, java.util.Set.of(), 1);
+                new CommitmentId("c"),
+                BUILD,
+                "All done",
+                Commitment.Kind.EVENT,
+                NOW,
+                Gate.EVENT,
+                java.util.Set.of(),
+                1);
         return new ShopSnapshot(
                 ZoneOffset.UTC,
                 NOW,

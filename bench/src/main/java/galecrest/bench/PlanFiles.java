@@ -3,59 +3,88 @@ package galecrest.bench;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.audit.Violation;
+import galecrest.core.plan.LowerBound;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Planner;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.server.exchange.CoreJson;
-import java.io.File;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** Plans snapshot files and audits each plan, a line a file. */
+/**
+ * Plans files and audits each plan, a line a file: {@code name jobs makespan-or-score lower-bound seconds audit}. RCPSP
+ * and job-shop instances say their makespan; snapshots say their score as missing/hard/promised/rest.
+ */
 final class PlanFiles {
-    private PlanFiles() {}
+    private static final String USAGE = "./galecrest bench plan [--seconds S] [--seed N] FILE…";
+    private static final double SECONDS = 5;
+    private static final long ENDLESS = Long.MAX_VALUE / 64;
 
-    /** The exit code: 0 where every plan keeps every rule. */
-    static int run(List<String> files) {
-        if (files.isEmpty()) {
-            System.err.println("Say the snapshot files: ./galecrest bench plan FILE…");
-            return 2;
-        }
-        ObjectMapper json = CoreJson.mapper();
-        int worst = 0;
-        for (String file : files) {
-            worst = Math.max(worst, plan(json, new File(file)));
-        }
-        return worst;
+    private final double seconds;
+    private final long seed;
+    private final ObjectMapper json = CoreJson.mapper();
+
+    private PlanFiles(double seconds, long seed) {
+        this.seconds = seconds;
+        this.seed = seed;
     }
 
-    private static int plan(ObjectMapper json, File file) {
+    /** The exit code: 0 where every plan keeps every rule, 1 where one breaks some, 2 where a file cannot be planned. */
+    static int run(List<String> args) {
+        double seconds = SECONDS;
+        long seed = 1;
+        List<Path> files = new ArrayList<>();
         try {
-            ShopSnapshot shop = json.readValue(file, ShopSnapshot.class);
+            for (int i = 0; i < args.size(); i++) {
+                switch (args.get(i)) {
+                    case "--seconds" -> seconds = Double.parseDouble(args.get(++i));
+                    case "--seed" -> seed = Long.parseLong(args.get(++i));
+                    default -> files.add(Path.of(args.get(i)));
+                }
+            }
+        } catch (NumberFormatException | IndexOutOfBoundsException e) {
+            files.clear();
+        }
+        if (files.isEmpty() || !(seconds > 0 && seconds <= 86_400)) {
+            System.err.println("Say what to plan: " + USAGE);
+            return 2;
+        }
+        PlanFiles planner = new PlanFiles(seconds, seed);
+        return files.stream().mapToInt(planner::plan).max().orElse(2);
+    }
+
+    private int plan(Path file) {
+        try {
+            String text = Files.readString(file);
+            boolean snapshot = text.stripLeading().startsWith("{");
+            ShopSnapshot shop = snapshot ? json.readValue(text, ShopSnapshot.class) : Instances.read(text);
             long start = System.nanoTime();
-            Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
-            double seconds = (System.nanoTime() - start) / 1e9;
+            long end = start + (long) (seconds * 1e9);
+            Plan plan = Planner.think(shop, PlanOptions.thorough(ENDLESS, seed), (s, b) -> System.nanoTime() < end)
+                    .plan();
+            double took = (System.nanoTime() - start) / 1e9;
             List<Violation> violations = PlanAudit.violations(shop, plan);
-            String audit = violations.isEmpty() ? "ok" : violations.size() + " violations";
+            long bound = LowerBound.makespan(shop);
             System.out.printf(
                     Locale.ROOT,
-                    "%s %d jobs %s %.3f s audit=%s%n",
-                    file.getName(),
+                    "%s %d %s %s %.2f audit=%s%n",
+                    file.getFileName(),
                     shop.works().size(),
-                    said(plan.score()),
-                    seconds,
-                    audit);
+                    snapshot ? said(plan.score()) : "" + Instances.makespan(plan),
+                    snapshot ? "0/" + LowerBound.lateness(shop) : "" + bound / Instances.UNIT_MINUTES,
+                    took,
+                    violations.isEmpty() ? "ok" : violations.size() + " violations");
             violations.forEach(v -> System.err.println("  " + v.rule() + ": " + v.detail()));
             return violations.isEmpty() ? 0 : 1;
-        } catch (IOException e) {
+        } catch (IOException | IllegalArgumentException e) {
             String why = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
-            System.err.println(file + " is no shop snapshot: " + why);
-            return 2;
-        } catch (IllegalArgumentException e) {
-            System.err.println(file + " cannot be planned: " + e.getMessage());
+            System.err.println(file + " cannot be planned: " + why);
             return 2;
         }
     }
@@ -63,7 +92,7 @@ final class PlanFiles {
     private static String said(Score score) {
         return String.format(
                 Locale.ROOT,
-                "score=%d/%.2f/%.2f/%.2f",
+                "%d/%.2f/%.2f/%.2f",
                 score.missing(),
                 score.hardLateness(),
                 score.promisedLateness(),

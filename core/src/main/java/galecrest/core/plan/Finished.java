@@ -71,8 +71,8 @@ final class Finished {
         String why = schedule.whyNot[node];
         return why != null
                 ? why
-                : "It waits for " + model.network.works.get(schedule.waitsFor[node]).name()
-                        + ", which cannot be planned.";
+                : "It waits for "
+                        + model.network.works.get(schedule.waitsFor[node]).name() + ", which cannot be planned.";
     }
 
     private Plan.Placed placed(int node) {

@@ -25,10 +25,8 @@ final class Mirror {
         Network.Arc[][] before = new Network.Arc[model.size][];
         Network.Arc[][] after = new Network.Arc[model.size][];
         for (int node = 0; node < model.size; node++) {
-            before[node] =
-                    Arrays.stream(model.after[node]).map(this::turned).toArray(Network.Arc[]::new);
-            after[node] =
-                    Arrays.stream(model.before[node]).map(this::turned).toArray(Network.Arc[]::new);
+            before[node] = Arrays.stream(model.after[node]).map(this::turned).toArray(Network.Arc[]::new);
+            after[node] = Arrays.stream(model.before[node]).map(this::turned).toArray(Network.Arc[]::new);
         }
         Task[] tasks = new Task[model.size];
         for (int node = 0; node < model.size; node++) {
@@ -38,9 +36,7 @@ final class Mirror {
         backward = new Schedule(mirrored);
         var dates = model.network.shop.commitments();
         commitments = dates.size();
-        due = dates.stream()
-                .mapToInt(c -> model.grid.atOrBefore(c.due()))
-                .toArray();
+        due = dates.stream().mapToInt(c -> model.grid.atOrBefore(c.due())).toArray();
     }
 
     /** The arc as it binds when time runs backwards. */

@@ -110,9 +110,9 @@ final class Model {
         stillCuring = mirror ? new int[0][] : of.stillCuring;
     }
 
-    /** A copy whose figures may be changed without touching this one's. */
-    Model copy() {
-        return new Model(this, false, tasks, before, after, boundSlot.clone());
+    /** A copy, perhaps with other tasks, whose figures may be changed without touching this one's. */
+    Model copy(Task[] others) {
+        return new Model(this, false, others, before, after, boundSlot.clone());
     }
 
     private static Network.Arc[][] arcs(java.util.List<java.util.List<Network.Arc>> lists) {
@@ -156,11 +156,7 @@ final class Model {
                 int to = grid.atOrAfter(done.plus(job.cure()));
                 if (to > 0) {
                     claims.add(new int[] {
-                        network.buildOf(job),
-                        Tasks.cureHold(job),
-                        job.zone().ordinal(),
-                        to,
-                        size + i
+                        network.buildOf(job), Tasks.cureHold(job), job.zone().ordinal(), to, size + i
                     });
                 }
             }

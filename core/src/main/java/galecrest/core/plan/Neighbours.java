@@ -217,8 +217,9 @@ final class Neighbours {
             int node = list[i];
             boolean chosen =
                     switch ((int) (kind * 3)) {
-                        case 0 -> model.tasks[node].build() == model.tasks[seed].build()
-                                && Math.abs(i - position[seed]) < 2 * width;
+                        case 0 ->
+                            model.tasks[node].build() == model.tasks[seed].build()
+                                    && Math.abs(i - position[seed]) < 2 * width;
                         case 1 -> shares(node, seed) && Math.abs(i - position[seed]) < 3 * width;
                         default -> Math.abs(i - position[seed]) < width;
                     };

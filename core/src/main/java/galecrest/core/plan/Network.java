@@ -34,6 +34,7 @@ final class Network {
     final List<Work> works;
     /** The done work; numbered on after the nodes. */
     final List<Work> done;
+
     final Map<WorkId, Work> everyWork = new HashMap<>();
     final List<List<Arc>> before = new ArrayList<>();
     final List<List<Arc>> after = new ArrayList<>();

@@ -65,10 +65,7 @@ final class Outlooks {
         while (node != null
                 && schedule.planned(node)
                 && chain.add(network.works.get(node).id())) {
-            node = reasons.of(node)
-                    .blocker()
-                    .map(network.index::get)
-                    .orElse(null);
+            node = reasons.of(node).blocker().map(network.index::get).orElse(null);
         }
         return List.copyOf(chain);
     }

@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param guide an order to begin from, besides the priority rules and the published plan
  */
 public record PlanOptions(Duration horizon, long steps, int searches, long seed, Optional<Guide> guide) {
-    private static final Duration HORIZON = Duration.ofDays(500);
+    static final Duration HORIZON = Duration.ofDays(500);
 
     public PlanOptions {
         if (!(steps >= 1)) {
@@ -27,7 +27,8 @@ public record PlanOptions(Duration horizon, long steps, int searches, long seed,
 
     /** For an answer at once: fewer steps the larger the shop. */
     public static PlanOptions interactive(ShopSnapshot shop) {
-        long steps = Math.max(16, Math.min(250, 25_000 / Math.max(1, shop.works().size())));
+        long steps =
+                Math.max(16, Math.min(250, 25_000 / Math.max(1, shop.works().size())));
         return new PlanOptions(HORIZON, steps, 1, 1, Optional.empty());
     }
 

@@ -83,7 +83,8 @@ public final class Planner {
         }
         int asked = 0;
         while (search.steps() < options.steps()) {
-            if (asked++ % WATCHED == 0 && !watch.goOn(search.steps(), search.best().score())) {
+            if (asked++ % WATCHED == 0
+                    && !watch.goOn(search.steps(), search.best().score())) {
                 break;
             }
             search.step();
@@ -118,7 +119,7 @@ public final class Planner {
         return rules;
     }
 
-    private static double[] keys(Model model, Guide guide) {
+    static double[] keys(Model model, Guide guide) {
         Map<Object, Integer> places = new HashMap<>();
         guide.order().forEach(id -> places.put(id, places.size()));
         double[] keys = new double[model.size];
@@ -139,7 +140,7 @@ public final class Planner {
         return keys;
     }
 
-    private static boolean[] early(Model model, Guide guide) {
+    static boolean[] early(Model model, Guide guide) {
         Set<LinkId> ids = new HashSet<>(guide.early());
         boolean[] early = new boolean[model.network.risks];
         for (Network.Arc[] arcs : model.before) {

@@ -32,14 +32,20 @@ final class Reasons {
             case Cause.SHIFT -> new Because.Shift();
             case Cause.BOUND -> model.network.bounds.get(node).get(cause.ref).because();
             case Cause.AFTER -> after(model.before[node][cause.ref]);
-            case Cause.PERSON_BUSY -> new Because.PersonBusy(busy(cause), work(cause).id(), until);
+            case Cause.PERSON_BUSY ->
+                new Because.PersonBusy(busy(cause), work(cause).id(), until);
             case Cause.PERSON_AWAY -> new Because.PersonAway(person(cause.ref), until);
             case Cause.STATION_TAKEN ->
                 new Because.StationTaken(
-                        model.network.shop.stations().get(cause.aux).id(), work(cause).id(), until);
+                        model.network.shop.stations().get(cause.aux).id(),
+                        work(cause).id(),
+                        until);
             case Cause.CAR_CLAIMED -> claimed(node, cause, until);
             case Cause.ZONE_FULL ->
-                new Because.ZoneFull(((Job) model.network.works.get(node)).zone(), work(cause).id(), until);
+                new Because.ZoneFull(
+                        ((Job) model.network.works.get(node)).zone(),
+                        work(cause).id(),
+                        until);
             case Cause.SLOT ->
                 new Because.Slot(((Outwork) model.network.works.get(node))
                         .slot()

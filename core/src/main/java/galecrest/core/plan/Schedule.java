@@ -81,6 +81,15 @@ final class Schedule {
         return start[node] != SlotWindows.NEVER;
     }
 
+    /** The node that made this one wait; −1 where none did. */
+    int blocker(int node) {
+        Cause why = cause[node];
+        if (Cause.taken(why.kind)) {
+            return why.ref < model.size ? why.ref : -1;
+        }
+        return why.kind == Cause.AFTER ? model.before[node][why.ref].from() : -1;
+    }
+
     /** Makes the schedule of a list in which no node comes before one that it follows. */
     void generate(int[] list, boolean[] risks) {
         order = list;
@@ -346,7 +355,6 @@ final class Schedule {
             plainCause(node, end[node]);
         }
     }
-
 
     private void place(int node, Task.BlockTask block) {
         int from = Math.max(startSlot, endSlot - block.length());

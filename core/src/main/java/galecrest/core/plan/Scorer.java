@@ -251,8 +251,7 @@ final class Scorer {
                     Arrays.fill(days, 0);
                     SlotWindows hours = crew.hours(schedule.station[node], false);
                     for (int w = hours.windowAfter(schedule.start[node]);
-                            w < hours.count()
-                                    && hours.startOf(w) < Math.min(horizon, schedule.end[node]);
+                            w < hours.count() && hours.startOf(w) < Math.min(horizon, schedule.end[node]);
                             w++) {
                         add(
                                 days,

@@ -40,6 +40,7 @@ final class Search {
     private int stale;
     /** Whether an order may be put in the order of the starts it leads to without making it worse. */
     private boolean sorts;
+
     private int[] list;
     private boolean[] early;
     private Score score;

@@ -49,54 +49,60 @@ public record ShopSnapshot(
     }
 
     public ShopSnapshot withPins(List<Pin> other) {
-        return new ShopSnapshot(
-                zone,
-                now,
-                people,
-                stations,
-                vendors,
-                builds,
-                works,
-                links,
-                parts,
-                commitments,
-                other,
-                rules,
-                published);
+        return with(now, people, works, links, parts, commitments, other, published);
     }
 
     public ShopSnapshot withPublished(Plan told) {
-        return new ShopSnapshot(
-                zone,
-                now,
-                people,
-                stations,
-                vendors,
-                builds,
-                works,
-                links,
-                parts,
-                commitments,
-                pins,
-                rules,
-                Optional.of(told));
+        return with(now, people, works, links, parts, commitments, pins, Optional.of(told));
+    }
+
+    public ShopSnapshot withWorks(List<Work> other) {
+        return with(now, people, other, links, parts, commitments, pins, published);
+    }
+
+    public ShopSnapshot withPeople(List<Person> other) {
+        return with(now, other, works, links, parts, commitments, pins, published);
+    }
+
+    public ShopSnapshot withLinks(List<Link> other) {
+        return with(now, people, works, other, parts, commitments, pins, published);
+    }
+
+    public ShopSnapshot withParts(List<PartLine> other) {
+        return with(now, people, works, links, other, commitments, pins, published);
+    }
+
+    public ShopSnapshot withCommitments(List<Commitment> other) {
+        return with(now, people, works, links, parts, other, pins, published);
     }
 
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
+        return with(moment, people, works, links, parts, commitments, pins, published);
+    }
+
+    private ShopSnapshot with(
+            Instant moment,
+            List<Person> somePeople,
+            List<Work> someWorks,
+            List<Link> someLinks,
+            List<PartLine> someParts,
+            List<Commitment> someCommitments,
+            List<Pin> somePins,
+            Optional<Plan> told) {
         return new ShopSnapshot(
                 zone,
                 moment,
-                people,
+                somePeople,
                 stations,
                 vendors,
                 builds,
-                works,
-                links,
-                parts,
-                commitments,
-                pins,
+                someWorks,
+                someLinks,
+                someParts,
+                someCommitments,
+                somePins,
                 rules,
-                published);
+                told);
     }
 }

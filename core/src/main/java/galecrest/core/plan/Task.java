@@ -33,6 +33,12 @@ sealed interface Task {
             @Nullable Told told,
             @Nullable String never)
             implements Task {
+        /** The same job bound to no instant. */
+        JobTask free() {
+            return new JobTask(
+                    build, onCar, wholeCar, oneGo, zone, zoneLimit, cure, cureHold, crews, stations, null, null, never);
+        }
+
         int hold() {
             return wholeCar ? Stays.Claim.WHOLE_CAR : Stays.Claim.ON_CAR;
         }
@@ -61,8 +67,13 @@ sealed interface Task {
             implements Task {}
 
     /** Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one). */
-    record DriveTask(int build, int drives, int length, int[] drivers, @Nullable Exactly exactly, String skill)
-            implements Task {}
+    record DriveTask(
+            int build,
+            int drives,
+            int length,
+            int[] drivers,
+            @Nullable Exactly exactly,
+            String skill) implements Task {}
 
     /** Something of a fixed length that at most claims its car; what the mirrored network makes of other work. */
     record BlockTask(int build, int length, boolean claims) implements Task {}

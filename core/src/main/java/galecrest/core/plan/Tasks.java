@@ -135,8 +135,7 @@ final class Tasks {
             return null;
         }
         boolean known = placed.crew().stream()
-                .allMatch(id ->
-                        network.shop.people().stream().anyMatch(p -> p.id().equals(id)));
+                .allMatch(id -> network.shop.people().stream().anyMatch(p -> p.id().equals(id)));
         int station = placed.station()
                 .map(s -> IntStream.range(0, network.shop.stations().size())
                         .filter(i -> network.shop.stations().get(i).id().equals(s))
@@ -146,8 +145,7 @@ final class Tasks {
         if (!known || IntStream.of(stations).noneMatch(s -> s == station)) {
             return null;
         }
-        Crew crew =
-                crews.just(placed.crew().stream().mapToInt(network::person).toArray());
+        Crew crew = crews.just(placed.crew().stream().mapToInt(network::person).toArray());
         if (!able.contains(crew)) {
             return null;
         }

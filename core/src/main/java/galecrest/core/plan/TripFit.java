@@ -30,7 +30,8 @@ final class TripFit {
             return true;
         }
         slotMissed = booked;
-        int first = trip.exactly() == null ? from : Math.max(from, trip.exactly().slot());
+        int first =
+                trip.exactly() == null ? from : Math.max(from, trip.exactly().slot());
         if (!byQueue(trip, node, first, endNotBefore)) {
             whyNot = trip.vendorName() + " has no working day left within the time that is planned ahead, or nobody is"
                     + " in the shop to send it.";
@@ -93,9 +94,7 @@ final class TripFit {
     }
 
     private int inspected(Task.TripTask trip, int from) {
-        return trip.inspection() == 0
-                ? from
-                : model.calendars.shopHours().finish(Math.max(0, from), trip.inspection());
+        return trip.inspection() == 0 ? from : model.calendars.shopHours().finish(Math.max(0, from), trip.inspection());
     }
 
     private int conflict(Task.TripTask trip) {

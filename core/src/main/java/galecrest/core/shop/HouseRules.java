@@ -16,6 +16,7 @@ import java.time.Duration;
  * @param buffer shop hours that a date should have in hand; each hour short of it counts as an hour of a can-follow
  *     job pushed past its date
  * @param tieBreak which car goes first between equals
+ * @param returnWrong the chance that outwork comes back wrong and must go out again, 0 to 1
  */
 public record HouseRules(
         double atRiskStart,
@@ -25,7 +26,8 @@ public record HouseRules(
         Duration unknownArrival,
         int frozenDays,
         Minutes buffer,
-        TieBreak tieBreak) {
+        TieBreak tieBreak,
+        double returnWrong) {
     public HouseRules {
         if (!(atRiskStart >= 0 && toldOtherwise >= 0 && carInBits >= 0 && finishDay >= 0)) {
             throw new IllegalArgumentException("The weights of the house rules must not be negative.");
@@ -36,17 +38,20 @@ public record HouseRules(
         if (!(frozenDays >= 0 && frozenDays <= 14)) {
             throw new IllegalArgumentException("The plan is frozen for 0 to 14 days, not " + frozenDays + ".");
         }
+        if (!(returnWrong >= 0 && returnWrong <= 1)) {
+            throw new IllegalArgumentException("A chance is between 0 and 1, not " + returnWrong + ".");
+        }
         if (buffer.value() < 0) {
             throw new IllegalArgumentException("The buffer must not be negative, not " + buffer.value() + " min.");
         }
     }
 
     public static HouseRules defaults() {
-        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE);
+        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE, 0.05);
     }
 
     /** Only the dates count: no weights, nothing frozen, nothing in hand. */
     public static HouseRules datesOnly() {
-        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE);
+        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE, 0);
     }
 }

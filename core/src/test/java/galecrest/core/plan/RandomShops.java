@@ -91,9 +91,7 @@ public final class RandomShops {
     /** A shop with about so many pieces of work. */
     public static ShopSnapshot shop(long seed, int size) {
         ShopSnapshot shop = new RandomShops(seed).make(size);
-        return seed % 3 == 0
-                ? shop.withPublished(Planner.plan(shop, PlanOptions.once()))
-                : shop;
+        return seed % 3 == 0 ? shop.withPublished(Planner.plan(shop, PlanOptions.once())) : shop;
     }
 
     private <T> T pick(List<T> from) {

@@ -19,6 +19,7 @@ class RandomShopsTest {
     @Property(tries = 50)
     void theSameShopGetsTheSamePlan(@ForAll @LongRange(min = 0) long seed) {
         ShopSnapshot shop = RandomShops.shop(seed, 20);
-        assertThat(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60))).isEqualTo(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60)));
+        assertThat(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60)))
+                .isEqualTo(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60)));
     }
 }

@@ -188,6 +188,10 @@ final class Shops {
         return this;
     }
 
+    Shops due(String id, String build, Instant at) {
+        return due(id, build, Commitment.Kind.EVENT, at, 1);
+    }
+
     Shops due(String id, String build, Commitment.Kind kind, Instant at, double weight) {
         builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
         commitments.add(

@@ -91,7 +91,8 @@ public class SnapshotRepository {
                                 Duration.ofDays(row.getInt("unknown_arrival_days")),
                                 row.getInt("frozen_days"),
                                 Minutes.ofHours(row.getInt("buffer_hours")),
-                                TieBreak.valueOf(row.getString("tie_break")))))
+                                TieBreak.valueOf(row.getString("tie_break")),
+                                row.getDouble("return_wrong"))))
                 .optional()
                 .orElse(new Shop(ZoneId.of("UTC"), HouseRules.defaults()));
         List<Person> people = people();

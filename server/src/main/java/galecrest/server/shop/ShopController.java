@@ -39,6 +39,7 @@ class ShopController {
             int frozenDays,
             int bufferHours,
             TieBreak tieBreak,
+            double returnWrong,
             int version) {}
 
     record AddedStation(String id) {}

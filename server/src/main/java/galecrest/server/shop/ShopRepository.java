@@ -1,7 +1,7 @@
 package galecrest.server.shop;
 
-import galecrest.server.NewId;
 import galecrest.core.shop.TieBreak;
+import galecrest.server.NewId;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -27,6 +27,7 @@ class ShopRepository {
                         row.getInt("frozen_days"),
                         row.getInt("buffer_hours"),
                         TieBreak.valueOf(row.getString("tie_break")),
+                        row.getDouble("return_wrong"),
                         row.getInt("version")))
                 .optional();
     }
@@ -35,12 +36,13 @@ class ShopRepository {
     boolean save(ShopController.ShopForm form) {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
-                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break)
-                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie)
+                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong)
+                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
                                     car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days,
-                                    frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie
+                                    frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie,
+                                    return_wrong = :wrong
                                 where shop.version = :version""")
                         .param("name", form.name().strip())
                         .param("zone", form.zone())
@@ -52,6 +54,7 @@ class ShopRepository {
                         .param("frozen", form.frozenDays())
                         .param("buffer", form.bufferHours())
                         .param("tie", form.tieBreak().name())
+                        .param("wrong", form.returnWrong())
                         .param("version", form.version())
                         .update()
                 > 0;

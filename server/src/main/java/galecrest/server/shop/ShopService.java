@@ -39,6 +39,7 @@ public class ShopService {
                         rules.frozenDays(),
                         (int) rules.buffer().hours(),
                         rules.tieBreak(),
+                        rules.returnWrong(),
                         0));
     }
 
@@ -65,6 +66,9 @@ public class ShopService {
         }
         if (form.frozenDays() < 0 || form.frozenDays() > 14) {
             problems.add(new Problem("frozenDays", "Between 0 and 14 days."));
+        }
+        if (!(form.returnWrong() >= 0 && form.returnWrong() <= 1)) {
+            problems.add(new Problem("returnWrong", "A chance is between 0 and 1."));
         }
         if (form.bufferHours() < 0 || form.bufferHours() > 400) {
             problems.add(new Problem("bufferHours", "Between 0 and 400 h."));

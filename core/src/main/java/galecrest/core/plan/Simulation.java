@@ -1,0 +1,203 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.WorkId;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+
+/**
+ * Replays a plan many times with what is uncertain drawn anew (Monte Carlo; van Slyke, 1963). Each trial keeps to the
+ * policy of the plan, not to its times: the same people at the same stations take the work in the same order, moving on
+ * to what comes later where the next is blocked.
+ */
+public final class Simulation {
+    private static final int SPREAD = 20;
+    private static final double RARE = 0.02;
+    private static final int DRIVERS = 8;
+    /** So many of what is most often on the chain are looked at as drivers. */
+    private static final int CANDIDATES = 60;
+
+    private final Model model;
+    private final Scorer scorer;
+    private final Uncertain uncertain;
+    private final ChanceOptions options;
+    private final int[] order;
+    private final boolean[] early;
+    private final Model policy;
+    private final int[][] finishes;
+    private final int[][] onChain;
+    private final Map<Uncertain.Thing, double[]> lucks = new HashMap<>();
+
+    private Simulation(ShopSnapshot shop, Plan plan, Guide guide, ChanceOptions options) {
+        this.options = options;
+        model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
+        scorer = new Scorer(model);
+        uncertain = new Uncertain(model, options);
+        order = Order.by(model, Planner.keys(model, guide));
+        early = Planner.early(model, guide);
+        policy = model.copy(plainTasks());
+        assign(plan);
+        finishes = new int[shop.commitments().size()][options.trials()];
+        onChain = new int[shop.commitments().size()][model.size];
+    }
+
+    /**
+     * The odds of a plan.
+     *
+     * @param guide what the plan was made of; see {@link Planner.Thought}
+     * @param goOn told how many trials are done; the result is empty where it says no
+     */
+    public static Optional<Chance> of(
+            ShopSnapshot shop, Plan plan, Guide guide, ChanceOptions options, IntPredicate goOn) {
+        return new Simulation(shop, plan, guide, options).run(goOn);
+    }
+
+    /** Tasks without pins to an exact start and without what was told: they bound a start, but nobody waits idle. */
+    private Task[] plainTasks() {
+        return Arrays.stream(model.tasks)
+                .map(t -> t instanceof Task.JobTask job ? job.free() : t)
+                .toArray(Task[]::new);
+    }
+
+    /** Lets each job have the crew and the station of the plan only. */
+    private void assign(Plan plan) {
+        Map<WorkId, Plan.Placed> placed = new HashMap<>();
+        plan.placed().forEach(p -> placed.put(p.work(), p));
+        Crews crews = new Crews(model.network.shop, model.calendars, model.pools);
+        for (int node = 0; node < model.size; node++) {
+            Plan.Placed where = placed.get(model.network.works.get(node).id());
+            if (where != null && model.crews[node] != null) {
+                int[] people =
+                        where.crew().stream().mapToInt(model.network::person).toArray();
+                policy.crews[node] = new Crew[] {crews.just(people)};
+                policy.stations[node] =
+                        new int[] {where.station().map(model.network::station).orElse(-1)};
+            }
+        }
+    }
+
+    private Optional<Chance> run(IntPredicate goOn) {
+        AtomicInteger next = new AtomicInteger();
+        AtomicInteger done = new AtomicInteger();
+        boolean[] stopped = new boolean[1];
+        Runnable worker = () -> {
+            Model trial = policy.copy(policy.tasks);
+            Schedule schedule = new Schedule(trial);
+            int[][] chains = new int[onChain.length][model.size];
+            for (int t = next.getAndIncrement(); t < options.trials() && !stopped[0]; t = next.getAndIncrement()) {
+                uncertain.draw(trial, t, early);
+                schedule.generate(order, early);
+                note(schedule, t, chains);
+                if (!goOn.test(done.incrementAndGet())) {
+                    stopped[0] = true;
+                }
+            }
+            synchronized (onChain) {
+                for (int c = 0; c < onChain.length; c++) {
+                    for (int node = 0; node < model.size; node++) {
+                        onChain[c][node] += chains[c][node];
+                    }
+                }
+            }
+        };
+        IntStream.range(0, options.threads()).parallel().forEach(i -> worker.run());
+        return stopped[0]
+                ? Optional.empty()
+                : Optional.of(new Chance(
+                        options.trials(),
+                        options.seed(),
+                        IntStream.range(0, finishes.length).mapToObj(this::odds).toList()));
+    }
+
+    private void note(Schedule schedule, int trial, int[][] chains) {
+        for (int c = 0; c < finishes.length; c++) {
+            int last = -1;
+            boolean all = true;
+            for (int node : scorer.needs(c)) {
+                all &= schedule.planned(node);
+                if (all && (last < 0 || schedule.ready[node] > schedule.ready[last])) {
+                    last = node;
+                }
+            }
+            finishes[c][trial] = !all ? SlotWindows.NEVER : last < 0 ? 0 : schedule.ready[last];
+            int node = all ? last : -1;
+            for (int length = 0; node >= 0 && length < model.size; length++) {
+                chains[c][node]++;
+                node = schedule.blocker(node);
+            }
+        }
+    }
+
+    private Chance.Odds odds(int c) {
+        var commitment = model.network.shop.commitments().get(c);
+        int due = model.grid.atOrBefore(commitment.due());
+        int[] sorted = finishes[c].clone();
+        Arrays.sort(sorted);
+        int n = options.trials();
+        double chance = Arrays.stream(sorted).filter(f -> f <= due).count() / (double) n;
+        List<Instant> spread = IntStream.rangeClosed(0, SPREAD)
+                .mapToObj(i -> at(sorted, i / (double) SPREAD))
+                .flatMap(Optional::stream)
+                .toList();
+        return new Chance.Odds(
+                commitment.id(),
+                chance,
+                Math.sqrt(chance * (1 - chance) / n),
+                at(sorted, 0.5),
+                at(sorted, 0.8),
+                at(sorted, 0.95),
+                spread,
+                chain(c),
+                drivers(c));
+    }
+
+    /** The ranks of the luck of a thing over the trials. */
+    private double[] luck(Uncertain.Thing thing) {
+        return Ranks.of(IntStream.range(0, options.trials())
+                .mapToDouble(t -> Luck.of(options.seed(), t, thing.mark()))
+                .toArray());
+    }
+
+    /** The instant by which a share of the trials was ready: the nearest rank. */
+    private Optional<Instant> at(int[] sorted, double share) {
+        int rank = Math.max(0, (int) Math.ceil(share * sorted.length) - 1);
+        return sorted[rank] == SlotWindows.NEVER ? Optional.empty() : Optional.of(model.grid.instant(sorted[rank]));
+    }
+
+    private List<Chance.OnChain> chain(int c) {
+        List<Chance.OnChain> chain = new ArrayList<>();
+        for (int node = 0; node < model.size; node++) {
+            double share = onChain[c][node] / (double) options.trials();
+            if (share >= RARE) {
+                chain.add(new Chance.OnChain(model.network.works.get(node).id(), share));
+            }
+        }
+        chain.sort(Comparator.comparingDouble(Chance.OnChain::share).reversed().thenComparing(Chance.OnChain::work));
+        return chain;
+    }
+
+    private List<Chance.Driver> drivers(int c) {
+        double[] finish = Arrays.stream(finishes[c]).asDoubleStream().toArray();
+        double[] ranks = Ranks.of(finish);
+        List<Chance.Driver> drivers = new ArrayList<>();
+        uncertain.things().stream()
+                .filter(t -> onChain[c][t.node()] >= RARE * options.trials())
+                .sorted(Comparator.comparingInt(t -> -onChain[c][t.node()]))
+                .limit(CANDIDATES)
+                .forEach(thing -> {
+                    double correlation = Ranks.correlation(lucks.computeIfAbsent(thing, this::luck), ranks);
+                    drivers.add(new Chance.Driver(thing.what(), thing.id(), correlation));
+                });
+        drivers.sort(Comparator.comparingDouble((Chance.Driver d) -> -Math.abs(d.correlation()))
+                .thenComparing(Chance.Driver::id));
+        return drivers.subList(0, Math.min(DRIVERS, drivers.size()));
+    }
+}

@@ -1,0 +1,206 @@
+package galecrest.core.plan;
+
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Status;
+import galecrest.core.parts.Arrival;
+import galecrest.core.parts.PartId;
+import galecrest.core.parts.PartLine;
+import galecrest.core.parts.PartState;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All that is uncertain about the open work of a shop, and what it does to the figures of a {@link Model}: how long jobs
+ * take, when parts come, how long outside firms take and whether it comes back right, whether a start at risk must be
+ * done again.
+ */
+final class Uncertain {
+    private final Model model;
+    private final ChanceOptions options;
+    private final List<Thing> things = new ArrayList<>();
+    private final List<PartDates> parts = new ArrayList<>();
+    /** For each node, the numbers of the parts that it waits for. */
+    private final int[][] partsOf;
+
+    private final int[] otherBounds;
+    private final Map<LinkId, Link> links;
+    private final List<Network.Arc> risks = new ArrayList<>();
+
+    /** One uncertainty; {@code mark} is what its luck hangs on, {@code node} whom it concerns first. */
+    record Thing(Chance.What what, String id, long mark, int node) {}
+
+    private record PartDates(long mark, double low, double likely, double high, int inspection) {}
+
+    Uncertain(Model model, ChanceOptions options) {
+        this.model = model;
+        this.options = options;
+        ShopSnapshot shop = model.network.shop;
+        Map<PartId, PartLine> lines = new HashMap<>();
+        shop.parts().forEach(p -> lines.put(p.id(), p));
+        Map<PartId, Integer> numbers = new HashMap<>();
+        partsOf = new int[model.size][];
+        otherBounds = new int[model.size];
+        links = new HashMap<>();
+        shop.links().forEach(l -> links.put(l.id(), l));
+        for (int node = 0; node < model.size; node++) {
+            var work = model.network.works.get(node);
+            if (work instanceof Job job) {
+                add(Chance.What.WORK, job.id().value(), node);
+                List<Integer> its = new ArrayList<>();
+                if (job.status() == Status.TODO) {
+                    for (PartId id : job.parts()) {
+                        PartLine line = lines.get(id);
+                        part(line, numbers, its, node);
+                        if (line.waitsForPair()) {
+                            part(lines.get(line.pairedWith().orElseThrow()), numbers, its, node);
+                        }
+                    }
+                }
+                partsOf[node] = its.stream().mapToInt(Integer::intValue).toArray();
+            } else {
+                partsOf[node] = new int[0];
+                if (work instanceof Outwork) {
+                    add(Chance.What.OUTWORK, work.id().value(), node);
+                }
+            }
+            for (Network.Bound bound : model.network.bounds.get(node)) {
+                if (!(bound.because() instanceof Because.Part)) {
+                    otherBounds[node] = Math.max(otherBounds[node], bound.slot());
+                }
+            }
+            Task task = model.tasks[node];
+            if (task instanceof Task.JobTask job && job.exactly() != null) {
+                otherBounds[node] = Math.max(otherBounds[node], job.exactly().slot());
+            }
+            for (Network.Arc arc : model.before[node]) {
+                if (arc.risk() >= 0) {
+                    risks.add(arc);
+                    add(Chance.What.AT_RISK, arc.link().orElseThrow().value(), node);
+                }
+            }
+        }
+    }
+
+    private void add(Chance.What what, String id, int node) {
+        things.add(new Thing(what, id, Luck.thing(what, id), node));
+    }
+
+    private void part(PartLine line, Map<PartId, Integer> numbers, List<Integer> its, int node) {
+        if (line.state().here()) {
+            return;
+        }
+        its.add(numbers.computeIfAbsent(line.id(), id -> {
+            add(Chance.What.PART, id.value(), node);
+            parts.add(dates(line));
+            return parts.size() - 1;
+        }));
+    }
+
+    /** The three dates of a part in slots; with no date known, from half to twice what the house assumes. */
+    private PartDates dates(PartLine line) {
+        long mark = Luck.thing(Chance.What.PART, line.id().value());
+        int inspection = Grid.slotsFor(line.inspection().value());
+        if (line.state() == PartState.ARRIVED) {
+            return new PartDates(mark, 0, 0, 0, inspection);
+        }
+        if (line.arrival().isEmpty() || line.state() == PartState.REFUSED) {
+            double assumed = Grid.slotsFor(model.network.shop.rules().unknownArrival());
+            return new PartDates(mark, assumed / 2, assumed, 2 * assumed, inspection);
+        }
+        double[] three = dates(line.arrival().get());
+        return new PartDates(mark, three[0], three[1], three[2], inspection);
+    }
+
+    /** Three dates in slots, what has passed moved on: after the likely date the rest is even, after the last a day. */
+    private double[] dates(Arrival arrival) {
+        double low = model.grid.atOrAfter(arrival.low());
+        double likely = model.grid.atOrAfter(arrival.likely());
+        double high = model.grid.atOrAfter(arrival.high());
+        if (high <= 0) {
+            double tomorrow = model.grid.nextDay(0);
+            return new double[] {tomorrow, tomorrow, 3 * tomorrow};
+        }
+        return new double[] {Math.max(0, low), Math.max(0, likely), high};
+    }
+
+    List<Thing> things() {
+        return things;
+    }
+
+    /** Draws the figures of a trial into a copy of the model. */
+    void draw(Model trial, int number, boolean[] early) {
+        long seed = options.seed();
+        int[] ready = new int[parts.size()];
+        for (int p = 0; p < ready.length; p++) {
+            PartDates part = parts.get(p);
+            int arrives = slot(part.mark, number, part.low, part.likely, part.high);
+            ready[p] =
+                    part.inspection == 0 ? arrives : model.calendars.shopHours().finish(arrives, part.inspection);
+        }
+        for (int node = 0; node < model.size; node++) {
+            int bound = otherBounds[node];
+            for (int part : partsOf[node]) {
+                bound = Math.max(bound, ready[part]);
+            }
+            trial.boundSlot[node] = bound;
+            var work = model.network.works.get(node);
+            if (work instanceof Job job) {
+                trial.work[node] = work(job, number);
+            } else if (work instanceof Outwork outwork) {
+                outwork(trial, node, outwork, number);
+            }
+        }
+        for (Network.Arc arc : risks) {
+            if (early[arc.risk()]) {
+                Link.Risk risk = links.get(arc.link().orElseThrow()).risk().orElseThrow();
+                long mark =
+                        Luck.thing(Chance.What.AT_RISK, arc.link().orElseThrow().value());
+                if (Luck.of(seed, number, mark) < risk.chance()) {
+                    trial.work[arc.to()] += Grid.slotsFor(risk.rework().value());
+                }
+            }
+        }
+    }
+
+    private int slot(long mark, int number, double low, double likely, double high) {
+        return (int) Math.round(options.draw().value(Luck.of(options.seed(), number, mark), low, likely, high));
+    }
+
+    /** The slots that a job takes; of one that has started, what is left scaled alike. */
+    private int work(Job job, int number) {
+        var estimate = job.estimate();
+        double u = Luck.of(
+                options.seed(), number, Luck.thing(Chance.What.WORK, job.id().value()));
+        double minutes = options.draw()
+                .value(
+                        u,
+                        estimate.low().value(),
+                        estimate.likely().value(),
+                        estimate.high().value());
+        double left = job.remaining().isPresent()
+                ? minutes * job.remaining().get().value() / estimate.likely().value()
+                : minutes;
+        return Math.max(1, (int) Math.round(left / Grid.SLOT_MINUTES));
+    }
+
+    /** A turnaround, or a return; one that comes back wrong goes out again for as long as it took at best. */
+    private void outwork(Model trial, int node, Outwork outwork, int number) {
+        long mark = Luck.thing(Chance.What.OUTWORK, outwork.id().value());
+        double wrong = Luck.of(options.seed() + 1, number, mark);
+        boolean again = wrong < model.network.shop.rules().returnWrong();
+        var days = outwork.turnaround();
+        trial.turnaround[node] =
+                slot(mark, number, days.low(), days.likely(), days.high()) + (again ? Math.max(1, days.low()) : 0);
+        if (outwork.away().isPresent()) {
+            double[] three = dates(outwork.away().get().back());
+            int back = slot(mark, number, three[0], three[1], three[2]);
+            trial.back[node] =
+                    again ? Math.min(model.slots, back + Math.max(1, days.low()) * 24 * 60 / Grid.SLOT_MINUTES) : back;
+        }
+    }
+}

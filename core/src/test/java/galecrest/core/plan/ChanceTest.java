@@ -1,0 +1,184 @@
+package galecrest.core.plan;
+
+import static galecrest.core.plan.Shops.shop;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import galecrest.core.build.Estimate;
+import galecrest.core.build.Job;
+import galecrest.core.build.Link;
+import galecrest.core.build.Work;
+import galecrest.core.time.Minutes;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.statistics.distribution.BetaDistribution;
+import org.junit.jupiter.api.Test;
+
+/** The odds against closed forms, and their promises: same luck for the same seed, at any number of threads. */
+class ChanceTest {
+    private static final int TRIALS = 20_000;
+    private static final LocalTime ALWAYS = LocalTime.MIDNIGHT;
+
+    /** Quantiles of the beta distribution by Apache Commons Statistics. */
+    @Test
+    void betaPertIsTheBetaDistributionOfCommonsStatistics() {
+        double[][] estimates = {{2, 4, 12}, {10, 20, 30}, {0, 0, 60}, {5, 60, 60}, {30, 45, 240}};
+        for (double[] e : estimates) {
+            double alpha = 1 + 4 * (e[1] - e[0]) / (e[2] - e[0]);
+            BetaDistribution beta = BetaDistribution.of(alpha, 6 - alpha);
+            for (double u = 0.005; u < 1; u += 0.005) {
+                double expected = e[0] + (e[2] - e[0]) * beta.inverseCumulativeProbability(u);
+                assertThat(BetaPert.quantile(u, e[0], e[1], e[2])).isCloseTo(expected, within(0.002 * (e[2] - e[0])));
+            }
+        }
+    }
+
+    /** (2, 4, 12): the mean is (2 + 16 + 12)/6 = 5 (Malcolm and others, 1959). */
+    @Test
+    void theMeanOfBetaPertIsThePertMean() {
+        double sum = 0;
+        int n = 100_000;
+        for (int i = 0; i < n; i++) {
+            sum += BetaPert.quantile((i + 0.5) / n, 2, 4, 12);
+        }
+        assertThat(sum / n).isCloseTo(5.0, within(0.005));
+    }
+
+    /** Spearman's coefficient of two rankings without ties is 1 − 6 Σd²/(n(n² − 1)). */
+    @Test
+    void rankCorrelationIsSpearmans() {
+        double[] a = {1, 5, 2, 9, 7};
+        double[] b = {3, 4, 1, 8, 10};
+        double squares = 1 + 0 + 1 + 1 + 1;
+        assertThat(Ranks.correlation(Ranks.of(a), Ranks.of(b))).isCloseTo(1 - 6 * squares / (5 * 24), within(1e-12));
+        assertThat(Ranks.of(new double[] {4, 4, 1})).containsExactly(1.5, 1.5, 0);
+    }
+
+    private static ShopSnapshot estimated(ShopSnapshot shop, long low, long likely, long high) {
+        List<Work> works = new ArrayList<>();
+        for (Work work : shop.works()) {
+            Job job = (Job) work;
+            works.add(new Job(
+                    job.id(),
+                    job.build(),
+                    job.name(),
+                    job.zone(),
+                    job.onCar(),
+                    job.wholeCar(),
+                    Estimate.ofMinutes(low, likely, high),
+                    job.remaining(),
+                    job.crew(),
+                    job.stationKind(),
+                    job.oneGo(),
+                    job.cure(),
+                    job.cureLock(),
+                    job.parts(),
+                    job.gate(),
+                    job.essential(),
+                    job.status(),
+                    job.notBefore(),
+                    job.hold(),
+                    job.started(),
+                    job.doneAt()));
+        }
+        return shop.withWorks(works);
+    }
+
+    private static Chance chance(ShopSnapshot shop, ChanceOptions options) {
+        var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
+        return Simulation.of(shop, thought.plan(), thought.guide(), options, done -> true)
+                .orElseThrow();
+    }
+
+    private static double hours(ShopSnapshot shop, Optional<Instant> at) {
+        return Duration.between(shop.now(), at.orElseThrow()).toMinutes() / 60.0;
+    }
+
+    /**
+     * Nine jobs in a row: the sum has the sum of the means, and the variance (mean − low)(high − mean)/7 of each beta
+     * (both from the definition of the distribution). By the central limit theorem its quantiles are near the normal
+     * ones.
+     */
+    @Test
+    void aChainOfJobsTakesTheSumOfTheMeans() {
+        Shops shops = shop().person("bo", "fit", ALWAYS, ALWAYS);
+        for (int i = 0; i < 9; i++) {
+            shops.job("j" + i, "car", 600, "fit", Shops.JobShape.bench());
+            if (i > 0) {
+                shops.link("j" + (i - 1), "j" + i, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty());
+            }
+        }
+        ShopSnapshot shop =
+                estimated(shops.due("test", "car", shops.instant(4, 14, 0)).snapshot(), 300, 600, 1500);
+        double mean = 9 * (300 + 4 * 600 + 1500) / 6.0 / 60;
+        double deviation = Math.sqrt(9 * (11.6667 - 5) * (25 - 11.6667) / 7);
+        Chance.Odds odds = chance(shop, ChanceOptions.of(TRIALS, 3, 2)).odds().get(0);
+        double error = 3 * deviation / Math.sqrt(TRIALS);
+        assertThat(hours(shop, odds.p50())).isCloseTo(mean, within(0.01 * mean + error));
+        assertThat(hours(shop, odds.p80())).isCloseTo(mean + 0.8416 * deviation, within(0.01 * mean + 3 * error));
+        assertThat(odds.error()).isCloseTo(Math.sqrt(odds.chance() * (1 - odds.chance()) / TRIALS), within(1e-12));
+        assertThat(odds.chain()).allMatch(c -> c.share() == 1.0).hasSize(9);
+        assertThat(odds.drivers()).allMatch(d -> d.correlation() > 0.2);
+    }
+
+    /** The mean of the maximum of two independent uniforms on [0, 1] is 2/3, its P50 √½: P(max ≤ x) = x². */
+    @Test
+    void twoJobsSideBySideTakeTheMaximum() {
+        Shops shops = shop().person("bo", "fit", ALWAYS, ALWAYS)
+                .person("kit", "weld", ALWAYS, ALWAYS)
+                .job("a", "car", 3000, "fit", Shops.JobShape.bench())
+                .job("b", "car", 3000, "weld", Shops.JobShape.bench());
+        ShopSnapshot shop =
+                estimated(shops.due("test", "car", shops.instant(3, 8, 0)).snapshot(), 5, 3000, 6000);
+        ChanceOptions uniform = new ChanceOptions(TRIALS, 5, 2, (u, low, likely, high) -> low + u * (high - low));
+        Chance.Odds odds = chance(shop, uniform).odds().get(0);
+        assertThat(hours(shop, odds.p50())).isCloseTo(100 * Math.sqrt(0.5), within(1.2));
+        assertThat(hours(shop, odds.p95())).isCloseTo(100 * Math.sqrt(0.95), within(1.2));
+        double mean = odds.spread().stream()
+                .skip(1)
+                .mapToDouble(t -> hours(shop, Optional.of(t)))
+                .average()
+                .orElseThrow();
+        assertThat(mean).as("right ends of twenty equal shares").isBetween(100 * 2 / 3.0, 100 * 2 / 3.0 + 2.5);
+        double kept = 72.0 / 100;
+        assertThat(odds.chance()).isCloseTo(kept * kept, within(4 * odds.error()));
+    }
+
+    @Test
+    void theSeedAloneMakesTheLuck() {
+        ShopSnapshot shop = RandomShops.shop(12, 30);
+        Chance one = chance(shop, ChanceOptions.of(300, 9, 1));
+        assertThat(chance(shop, ChanceOptions.of(300, 9, 3))).isEqualTo(one);
+        assertThat(chance(shop, ChanceOptions.of(300, 10, 1))).isNotEqualTo(one);
+    }
+
+    /** With no uncertainty every trial is the plan itself. */
+    @Test
+    void withoutUncertaintyEveryTrialIsThePlan() {
+        Shops shops = shop().person("bo", "fit").station("lift 1", "lift");
+        shops.job("a", "car", 200, "fit").job("b", "car", 300, "fit").due("test", "car", shops.instant(2, 12, 0));
+        ShopSnapshot shop = shops.snapshot();
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
+        Chance.Odds odds = chance(shop, ChanceOptions.of(50, 1, 2)).odds().get(0);
+        assertThat(odds.p50()).isEqualTo(plan.outlooks().get(0).finish());
+        assertThat(odds.spread()).containsOnly(plan.outlooks().get(0).finish().orElseThrow());
+        assertThat(odds.chance()).isEqualTo(1.0);
+    }
+
+    /** Common practice: what starts at risk of a half must be redone in half of the cases. */
+    @Test
+    void reworkComesAsOftenAsItsRiskSays() {
+        Shops shops = shop().person("bo", "fit", ALWAYS, ALWAYS).person("kit", "weld", ALWAYS, ALWAYS);
+        shops.job("a", "car", 600, "weld", Shops.JobShape.bench())
+                .job("b", "car", 600, "fit", Shops.JobShape.bench())
+                .link("a", "b", Link.Type.FINISH_START, Link.Lag.NONE, Optional.of(new Link.Risk(0.5, Minutes.of(300))))
+                .due("test", "car", shops.instant(0, 19, 0));
+        Chance.Odds odds =
+                chance(shops.snapshot(), ChanceOptions.of(4000, 2, 2)).odds().get(0);
+        assertThat(odds.chance()).isCloseTo(0.5, within(4 * odds.error()));
+    }
+}
