@@ -69,6 +69,28 @@ public record Job(
     /** The same job with other working time left; at least {@link #LEAST_REMAINING} until it is reported done. */
     public Job withRemaining(Minutes left) {
         Minutes some = left.compareTo(LEAST_REMAINING) < 0 ? LEAST_REMAINING : left;
+        return with(estimate, Optional.of(some), crew, parts, notBefore);
+    }
+
+    public Job withParts(List<PartId> other) {
+        return with(estimate, remaining, crew, other, notBefore);
+    }
+
+    public Job withNotBefore(Instant other) {
+        return with(estimate, remaining, crew, parts, Optional.of(other));
+    }
+
+    /** The same job done by another crew, which takes it another time. */
+    public Job withCrew(List<CrewPlace> other, Estimate theirs) {
+        return with(theirs, remaining, other, parts, notBefore);
+    }
+
+    private Job with(
+            Estimate anEstimate,
+            Optional<Minutes> left,
+            List<CrewPlace> aCrew,
+            List<PartId> someParts,
+            Optional<Instant> earliest) {
         return new Job(
                 id,
                 build,
@@ -76,18 +98,18 @@ public record Job(
                 zone,
                 onCar,
                 wholeCar,
-                estimate,
-                Optional.of(some),
-                crew,
+                anEstimate,
+                left,
+                aCrew,
                 stationKind,
                 oneGo,
                 cure,
                 cureLock,
-                parts,
+                someParts,
                 gate,
                 essential,
                 status,
-                notBefore,
+                earliest,
                 hold,
                 started,
                 doneAt);

@@ -43,6 +43,35 @@ public record Outwork(
         }
     }
 
+    public Outwork withTiming(Turnaround other, Optional<Away> where) {
+        return with(other, notBefore, where);
+    }
+
+    public Outwork withNotBefore(Instant other) {
+        return with(turnaround, Optional.of(other), away);
+    }
+
+    private Outwork with(Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
+        return new Outwork(
+                id,
+                build,
+                name,
+                vendor,
+                wholeCar,
+                transportOut,
+                slot,
+                days,
+                transportBack,
+                inspection,
+                gate,
+                essential,
+                status,
+                earliest,
+                hold,
+                where,
+                doneAt);
+    }
+
     /** Vendor working days: at best, most likely, at worst. */
     public record Turnaround(int low, int likely, int high) {
         public Turnaround {

@@ -37,6 +37,25 @@ public record RunningIn(
         }
     }
 
+    public RunningIn withNotBefore(Instant other) {
+        return new RunningIn(
+                id,
+                build,
+                name,
+                distanceKm,
+                doneKm,
+                perDayKm,
+                perDay,
+                driver,
+                anyWeather,
+                gate,
+                essential,
+                status,
+                Optional.of(other),
+                hold,
+                doneAt);
+    }
+
     /** Drives still to do: one a day. At least one until it is reported done. */
     public int drives() {
         return Math.max(1, (distanceKm - doneKm + perDayKm - 1) / perDayKm);

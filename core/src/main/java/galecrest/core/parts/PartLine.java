@@ -25,6 +25,10 @@ public record PartLine(
         }
     }
 
+    public PartLine withArrival(Optional<Arrival> other) {
+        return new PartLine(id, name, state, other, inspection, pairedWith, pairOverride);
+    }
+
     /** Whether the part waits for its partner. */
     public boolean waitsForPair() {
         return pairedWith.isPresent() && pairOverride.isEmpty();

@@ -151,6 +151,18 @@ public final class Sentences {
         return Optional.ofNullable(works.get(id)).map(Work::name).orElse("?");
     }
 
+    public String part(PartId id) {
+        return parts.getOrDefault(id, "?");
+    }
+
+    public String person(PersonId id) {
+        return people.getOrDefault(id, "?");
+    }
+
+    public String build(BuildId id) {
+        return cars.getOrDefault(id, "?");
+    }
+
     private String car(WorkId id) {
         return Optional.ofNullable(works.get(id)).map(w -> cars.get(w.build())).orElse("?");
     }

@@ -1,0 +1,217 @@
+package galecrest.core.rescue;
+
+import galecrest.core.build.Commitment;
+import galecrest.core.build.CommitmentId;
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.Chance;
+import galecrest.core.plan.ChanceOptions;
+import galecrest.core.plan.Guide;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.PlanDifference;
+import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.Planner;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.Simulation;
+import galecrest.core.time.Minutes;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+
+/**
+ * Tries the moves that would win a date back: each alone, then the best in pairs. Every one is planned and simulated
+ * anew, with the same luck, so that what differs is the move.
+ */
+public final class Rescue {
+    private static final int PAIRED = 4;
+    /** An hour of margin counts as much as so much chance; margins beyond a week count no more. */
+    private static final double CHANCE_OF_HOUR = 0.01;
+
+    private static final double MOST_HOURS = 40;
+    /** Telling one person otherwise bothers as much as so many hours. */
+    private static final double HOURS_OF_TELLING = 0.5;
+
+    private final ShopSnapshot shop;
+    private final Commitment commitment;
+    private final ChanceOptions luck;
+    private final Consumer<Progress> progress;
+    private Outcome before;
+    private int done;
+    private int all;
+
+    /**
+     * How far it is.
+     *
+     * @param tried the best so far first
+     */
+    public record Progress(int done, int all, List<Tried> tried) {}
+
+    /** Thrown by a progress listener that wants no more. */
+    public static final class Cancelled extends RuntimeException {
+        public Cancelled() {
+            super("cancelled", null, false, false);
+        }
+    }
+
+    /**
+     * What one or two moves came to.
+     *
+     * @param marginBefore shop hours in hand at the date; empty where it cannot be planned
+     * @param others every other commitment whose margin or chance moved
+     * @param told people for whom something moves
+     * @param bother hours of bother: what the moves ask, and telling people
+     * @param worth what is won, less what others lose, for an hour of bother
+     */
+    public record Tried(
+            List<Move> moves,
+            List<String> words,
+            Optional<Minutes> marginBefore,
+            Optional<Minutes> marginAfter,
+            double chanceBefore,
+            double chanceAfter,
+            List<Effect> others,
+            Set<PersonId> told,
+            double bother,
+            double worth) {
+        public Tried {
+            moves = List.copyOf(moves);
+            words = List.copyOf(words);
+            others = List.copyOf(others);
+            told = Set.copyOf(told);
+        }
+    }
+
+    /** What happens to another commitment. */
+    public record Effect(
+            CommitmentId commitment,
+            Optional<Minutes> marginBefore,
+            Optional<Minutes> marginAfter,
+            double chanceBefore,
+            double chanceAfter) {}
+
+    private record Outcome(Plan plan, Guide guide, Chance chance) {}
+
+    private Rescue(ShopSnapshot shop, Commitment commitment, ChanceOptions luck, Consumer<Progress> progress) {
+        this.shop = shop;
+        this.commitment = commitment;
+        this.luck = luck;
+        this.progress = progress;
+        this.before = outcome(shop, Optional.empty());
+    }
+
+    /**
+     * All that helps, the most worth first; moves that win nothing are left out.
+     *
+     * @param progress told after each try; ends it by throwing {@link Cancelled}
+     */
+    public static List<Tried> of(
+            ShopSnapshot shop, CommitmentId commitment, ChanceOptions luck, Consumer<Progress> progress) {
+        Commitment which = shop.commitments().stream()
+                .filter(c -> c.id().equals(commitment))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("There is no commitment " + commitment + "."));
+        return new Rescue(shop, which, luck, progress).run();
+    }
+
+    private List<Tried> run() {
+        List<Move> moves = new Candidates(shop, before.plan(), before.chance(), commitment).moves();
+        all = moves.size() + PAIRED * (PAIRED - 1) / 2;
+        List<Tried> tried = new ArrayList<>();
+        for (Move move : moves) {
+            attempt(List.of(move), tried);
+        }
+        List<Move> best = tried.stream()
+                .filter(t -> !(t.moves().get(0) instanceof Move.SwapEvent))
+                .limit(PAIRED)
+                .map(t -> t.moves().get(0))
+                .toList();
+        for (int i = 0; i < best.size(); i++) {
+            for (int j = i + 1; j < best.size(); j++) {
+                attempt(List.of(best.get(i), best.get(j)), tried);
+            }
+        }
+        return tried;
+    }
+
+    private void attempt(List<Move> moves, List<Tried> tried) {
+        ShopSnapshot changed = shop;
+        for (Move move : moves) {
+            changed = Moves.apply(changed, move);
+        }
+        Tried result = compare(moves, outcome(changed, Optional.of(before.guide())));
+        boolean wins = won(result.marginBefore(), result.marginAfter(), result.chanceBefore(), result.chanceAfter())
+                > 0.001;
+        if (wins) {
+            tried.add(result);
+            tried.sort(Comparator.comparingDouble(Tried::worth).reversed());
+        }
+        done++;
+        progress.accept(new Progress(done, Math.max(all, done), List.copyOf(tried)));
+    }
+
+    private Outcome outcome(ShopSnapshot changed, Optional<Guide> guide) {
+        var thought = Planner.think(changed, PlanOptions.interactive(changed).from(guide), (s, b) -> true);
+        Chance chance = Simulation.of(changed, thought.plan(), thought.guide(), luck, d -> true)
+                .orElseThrow();
+        return new Outcome(thought.plan(), thought.guide(), chance);
+    }
+
+    private Tried compare(List<Move> moves, Outcome after) {
+        Map<CommitmentId, Plan.Outlook> now = new HashMap<>();
+        after.plan().outlooks().forEach(o -> now.put(o.commitment(), o));
+        List<Effect> effects = new ArrayList<>();
+        Effect own = null;
+        for (int c = 0; c < shop.commitments().size(); c++) {
+            CommitmentId id = shop.commitments().get(c).id();
+            Effect effect = new Effect(
+                    id,
+                    before.plan().outlooks().get(c).margin(),
+                    now.get(id).margin(),
+                    before.chance().odds().get(c).chance(),
+                    after.chance().odds().get(c).chance());
+            if (id.equals(commitment.id())) {
+                own = effect;
+            } else if (!effect.marginBefore().equals(effect.marginAfter())
+                    || Math.abs(effect.chanceBefore() - effect.chanceAfter()) >= 0.005) {
+                effects.add(effect);
+            }
+        }
+        Effect mine = java.util.Objects.requireNonNull(own);
+        Set<PersonId> told = PlanDifference.between(before.plan(), after.plan()).toTell();
+        double bother = HOURS_OF_TELLING * told.size()
+                + moves.stream().mapToDouble(m -> Moves.bother(shop, m)).sum();
+        double won = won(mine.marginBefore(), mine.marginAfter(), mine.chanceBefore(), mine.chanceAfter());
+        double lost = effects.stream()
+                .mapToDouble(e -> Math.min(
+                        0, won(e.marginBefore(), e.marginAfter(), e.chanceBefore(), e.chanceAfter())))
+                .sum();
+        return new Tried(
+                moves,
+                moves.stream().map(m -> Moves.say(shop, m)).collect(Collectors.toList()),
+                mine.marginBefore(),
+                mine.marginAfter(),
+                mine.chanceBefore(),
+                mine.chanceAfter(),
+                effects,
+                told,
+                bother,
+                (won + lost) / Math.max(0.5, bother));
+    }
+
+    /** Chance won, with the margin won counted as some more. */
+    private static double won(
+            Optional<Minutes> marginBefore, Optional<Minutes> marginAfter, double chanceBefore, double chanceAfter) {
+        double hours = hours(marginAfter) - hours(marginBefore);
+        return chanceAfter - chanceBefore + CHANCE_OF_HOUR * Math.max(-MOST_HOURS, Math.min(MOST_HOURS, hours));
+    }
+
+    /** Hours in hand; beyond a week of them no more is won. */
+    private static double hours(Optional<Minutes> margin) {
+        return margin.map(m -> Math.min(MOST_HOURS, m.hours())).orElse(-4 * MOST_HOURS);
+    }
+}
