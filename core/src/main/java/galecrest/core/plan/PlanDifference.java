@@ -21,8 +21,13 @@ import java.util.TreeSet;
  * @param toTell people for whom something moved
  */
 public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<PersonId> toTell) {
-    /** Work that moved; a start is empty where the work was or is not in the plan. */
-    public record Moved(WorkId work, Optional<Instant> before, Optional<Instant> after, boolean otherCrew) {}
+    /**
+     * Work that moved; a start is empty where the work was or is not in the plan.
+     *
+     * @param concerns who did it before and who does it now
+     */
+    public record Moved(
+            WorkId work, Optional<Instant> before, Optional<Instant> after, boolean otherCrew, Set<PersonId> concerns) {}
 
     /** A changed margin; empty where the commitment is new, gone, or cannot be planned. */
     public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {}
@@ -36,17 +41,19 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
             Plan.Placed was = old.remove(now.work());
             boolean otherCrew = was == null || !Set.copyOf(was.crew()).equals(Set.copyOf(now.crew()));
             if (otherCrew || !was.start().equals(now.start())) {
+                Set<PersonId> concerns = new TreeSet<>(now.crew());
+                Optional.ofNullable(was).ifPresent(w -> concerns.addAll(w.crew()));
                 moved.add(new Moved(
                         now.work(),
                         Optional.ofNullable(was).map(Plan.Placed::start),
                         Optional.of(now.start()),
-                        was != null && otherCrew));
-                toTell.addAll(now.crew());
-                Optional.ofNullable(was).ifPresent(w -> toTell.addAll(w.crew()));
+                        was != null && otherCrew,
+                        concerns));
+                toTell.addAll(concerns);
             }
         }
         for (Plan.Placed gone : old.values()) {
-            moved.add(new Moved(gone.work(), Optional.of(gone.start()), Optional.empty(), false));
+            moved.add(new Moved(gone.work(), Optional.of(gone.start()), Optional.empty(), false, Set.copyOf(gone.crew())));
             toTell.addAll(gone.crew());
         }
         return new PlanDifference(List.copyOf(moved), margins(before, after), toTell);

@@ -11,7 +11,8 @@ import java.util.Comparator;
  * @param bufferEaten weight × working hours by which dates that are kept have less in hand than the house rules ask
  * @param followLate working hours by which can-follow work is past its date
  * @param atRisk weighted at-risk starts
- * @param churn weighted person-days told otherwise than published
+ * @param churn weighted person-days told otherwise than published; work that moves later than five working days ahead
+ *     counts as a twentieth of one
  * @param carsInBits weighted days on which cars stand opened
  * @param finishing weighted days until the builds are finished
  */

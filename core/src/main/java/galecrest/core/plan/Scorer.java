@@ -21,6 +21,8 @@ import org.jspecify.annotations.Nullable;
 final class Scorer {
     /** Churn is looked at so many working days ahead. */
     private static final int CHURN_DAYS = 5;
+    /** Work that moves later than that counts as so much of a person-day. */
+    private static final double LATER = 0.05;
     /** Can-follow work that cannot be planned counts as a week late, in hours. */
     private static final double NEVER_HOURS = 40;
 
@@ -171,7 +173,7 @@ final class Scorer {
     }
 
     /**
-     * Person-days told otherwise, the nearer the heavier. What a person does on a day is kept as a sum of a random
+     * Person-days told otherwise, the nearer the heavier, and a little for each later piece of work that moves. What a person does on a day is kept as a sum of a random
      * number for each piece of work, which is the same exactly when the work is (up to one chance in 2⁶⁴).
      */
     private static final class Churn {
@@ -181,6 +183,8 @@ final class Scorer {
         private final long[][] told;
         private final long[][] now;
         private final int horizon;
+        /** When each node was told to start; {@link SlotWindows#NEVER} where it was not. */
+        private final int[] toldStart;
 
         Churn(Model model, Plan published) {
             this.model = model;
@@ -201,10 +205,15 @@ final class Scorer {
             int people = model.network.shop.people().size();
             told = new long[people][dayEnds.length];
             now = new long[people][dayEnds.length];
+            toldStart = new int[model.size];
+            Arrays.fill(toldStart, SlotWindows.NEVER);
             Map<Object, Integer> numbers = new HashMap<>();
             model.network.shop.people().forEach(p -> numbers.put(p.id(), numbers.size()));
             for (Plan.Placed placed : published.placed()) {
                 Integer node = model.network.index.get(placed.work());
+                if (node != null) {
+                    toldStart[node] = grid.atOrAfter(placed.start());
+                }
                 for (var person : placed.crew()) {
                     Integer number = numbers.get(person);
                     if (node != null && number != null) {
@@ -275,6 +284,10 @@ final class Scorer {
                 }
             }
             double sum = 0;
+            for (int node = 0; node < model.size; node++) {
+                boolean moved = toldStart[node] != SlotWindows.NEVER && schedule.start[node] != toldStart[node];
+                sum += moved && Math.max(schedule.start[node], toldStart[node]) >= horizon ? LATER : 0;
+            }
             for (int person = 0; person < now.length; person++) {
                 for (int day = 0; day < dayEnds.length; day++) {
                     sum += now[person][day] == told[person][day] ? 0 : nearness[day];

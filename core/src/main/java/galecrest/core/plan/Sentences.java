@@ -71,14 +71,12 @@ public final class Sentences {
         return DAY.format(at.atZone(shop.zone()));
     }
 
-    /** What moved, a line a piece of work, with its car. */
-    public List<String> moved(PlanDifference difference) {
-        return difference.moved().stream()
-                .map(m -> car(m.work()) + ": " + work(m.work()) + " "
-                        + m.before().map(b -> "from " + time(b) + " ").orElse("new, ")
-                        + m.after().map(a -> "to " + time(a)).orElse("no longer planned")
-                        + (m.otherCrew() ? ", by others" : ""))
-                .toList();
+    /** What moved, with its car. */
+    public String moved(PlanDifference.Moved m) {
+        return car(m.work()) + ": " + work(m.work()) + " "
+                + m.before().map(b -> "from " + time(b) + " ").orElse("new, ")
+                + m.after().map(a -> "to " + time(a)).orElse("no longer planned")
+                + (m.otherCrew() ? ", by others" : "");
     }
 
     /** What holds a piece of work, naming it: "Fit exhaust: the part flange is ready Wed 12:00". */
@@ -161,6 +159,16 @@ public final class Sentences {
 
     public String build(BuildId id) {
         return cars.getOrDefault(id, "?");
+    }
+
+    /** An uncertainty in words. */
+    public String driver(Chance.Driver driver) {
+        return switch (driver.what()) {
+            case WORK -> "how long " + work(new WorkId(driver.id())) + " takes";
+            case OUTWORK -> "when " + work(new WorkId(driver.id())) + " comes back, and whether right";
+            case PART -> "when " + part(new PartId(driver.id())) + " comes";
+            case AT_RISK -> "whether a start at risk must be done again";
+        };
     }
 
     private String car(WorkId id) {

@@ -38,10 +38,22 @@ class BoardController {
         return boards.myDay(person);
     }
 
+    @PostMapping("/my-day/looked")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void looked() {
+        boards.looked();
+    }
+
     @PostMapping("/plan/publish")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void publish() {
         plans.publish();
+    }
+
+    @PostMapping("/plan/discard")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void discard() {
+        plans.discard();
     }
 
     @PostMapping("/undo")

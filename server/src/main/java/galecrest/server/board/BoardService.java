@@ -1,9 +1,14 @@
 package galecrest.server.board;
 
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.PlanDifference;
+import galecrest.core.plan.Sentences;
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.Role;
 import galecrest.server.access.Who;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -18,6 +23,7 @@ public class BoardService {
     private final BoardRepository record;
     private final Who who;
     private @Nullable Board known;
+    private @Nullable Board toldBoard;
 
     BoardService(PlanService plans, BoardRepository record, Who who) {
         this.plans = plans;
@@ -28,15 +34,20 @@ public class BoardService {
     /** The board of this moment. */
     @AnyHand
     public synchronized Board board() {
+        boolean hand = who.account().role() == Role.HAND;
         PlanService.Current current = plans.current();
-        Board last = known;
+        Board last = hand ? toldBoard : known;
         if (last != null
                 && last.change() == current.change()
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Board fresh = new BoardAssembly(current, plans, record).board();
-        known = fresh;
+        Board fresh = new BoardAssembly(hand ? plans.told() : current, plans, record).board();
+        if (hand) {
+            toldBoard = fresh;
+        } else {
+            known = fresh;
+        }
         return fresh;
     }
 
@@ -68,9 +79,51 @@ public class BoardService {
                     boolean going = w.job() != null && w.job().startedBy().contains(me.id()) && w.hold() == null;
                     (going ? now : day.isAfter(tomorrow) ? later : next).add(w.id());
                 });
-        return new MyDay(me.id(), now, next, later.stream().limit(12).toList());
+        PlanService.News news = plans.newsFor(who.account().username());
+        return new MyDay(
+                me.id(),
+                now,
+                next,
+                later.stream().limit(12).toList(),
+                news.publishedAt().orElse(null),
+                news.difference().map(d -> changes(d, me.id())).orElse(List.of()));
     }
 
-    /** Works of a hand, by id. */
-    public record MyDay(String personId, List<String> now, List<String> next, List<String> later) {}
+    /** What moved for a person. */
+    private List<Change> changes(PlanDifference difference, String person) {
+        var shop = plans.current().shop();
+        Sentences words = new Sentences(shop);
+        PersonId id = new PersonId(person);
+        return difference.moved().stream()
+                .filter(m -> m.concerns().contains(id))
+                .map(m -> new Change(
+                        m.work().value(),
+                        m.before().orElse(null),
+                        m.after().orElse(null),
+                        words.moved(m)))
+                .toList();
+    }
+
+    /** The hand has seen what is published. */
+    @AnyHand
+    public void looked() {
+        plans.saw(who.account().username());
+    }
+
+    /**
+     * Works of a hand, by id.
+     *
+     * @param publishedAt when people were last told
+     * @param changes what moved for this hand since it last looked
+     */
+    public record MyDay(
+            String personId,
+            List<String> now,
+            List<String> next,
+            List<String> later,
+            @Nullable Instant publishedAt,
+            List<Change> changes) {}
+
+    /** A piece of work that was told otherwise. */
+    public record Change(String workId, @Nullable Instant before, @Nullable Instant after, String said) {}
 }

@@ -373,7 +373,7 @@ public class WorkService {
         WorkRepository.Head head = head(form.workId());
         String id = NewId.next();
         Pin pin = pin(id, form);
-        journal.change("pinned " + head.name(), () -> {
+        journal.draft("pinned " + head.name(), () -> {
             links.deletePins(form.workId(), form.kind());
             links.insertPin(id, form);
             plans.mustHold(pin);
@@ -403,7 +403,7 @@ public class WorkService {
     @ManagerOnly
     void removePin(String id) {
         String work = links.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
-        journal.change("unpinned " + head(work).name(), () -> links.deletePin(id));
+        journal.draft("unpinned " + head(work).name(), () -> links.deletePin(id));
     }
 
     /** The open work of a build, as planned: what a captured hold applies to. */

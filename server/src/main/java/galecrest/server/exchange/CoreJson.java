@@ -26,6 +26,7 @@ import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Because;
+import galecrest.core.rescue.Move;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import java.util.List;
@@ -63,6 +64,7 @@ public final class CoreJson {
                 .addMixIn(Work.class, WorkKinds.class)
                 .addMixIn(Pin.class, PinKinds.class)
                 .addMixIn(Because.class, Reasons.class)
+                .addMixIn(Move.class, MoveKinds.class)
                 .build();
     }
 
@@ -101,6 +103,20 @@ public final class CoreJson {
         @JsonSubTypes.Type(value = Pin.Exactly.class, name = "exactly")
     })
     private interface PinKinds {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "move")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Move.Expedite.class, name = "expedite"),
+        @JsonSubTypes.Type(value = Move.AskEarlier.class, name = "askEarlier"),
+        @JsonSubTypes.Type(value = Move.ExtraShift.class, name = "extraShift"),
+        @JsonSubTypes.Type(value = Move.SecondHand.class, name = "secondHand"),
+        @JsonSubTypes.Type(value = Move.StartAtRisk.class, name = "startAtRisk"),
+        @JsonSubTypes.Type(value = Move.InterimFix.class, name = "interimFix"),
+        @JsonSubTypes.Type(value = Move.LetFollow.class, name = "letFollow"),
+        @JsonSubTypes.Type(value = Move.Park.class, name = "park"),
+        @JsonSubTypes.Type(value = Move.SwapEvent.class, name = "swapEvent")
+    })
+    private interface MoveKinds {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "because")
     @JsonSubTypes({

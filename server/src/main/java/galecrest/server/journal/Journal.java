@@ -51,6 +51,46 @@ public class Journal {
         });
     }
 
+    /** Runs a change that is only about the plan; it can be thrown away with {@link #discardDraft}. */
+    public void draft(String summary, Runnable change) {
+        change(summary, () -> {
+            change.run();
+            db.sql("update change set draft = true where id = current_setting('galecrest.change')::bigint")
+                    .update();
+        });
+    }
+
+    /** Takes back all changes since the instant that were only about the plan, the newest first. */
+    public void discardDraft(Instant since) {
+        List<Entry> drafts = db.sql("""
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes from change c
+                        where c.draft and c.at > :since and not exists (select 1 from change u where u.undoes = c.id)
+                        order by c.id desc""").param("since", Timestamp.from(since)).query(Entry.class).list();
+        if (drafts.isEmpty()) {
+            throw new BadInput("draft", "There is no draft to drop: nothing but the record itself has changed.");
+        }
+        change("dropped the draft", () -> drafts.forEach(draft -> {
+            revert(draft);
+            db.sql("update change set draft = false where id = :id")
+                    .param("id", draft.id())
+                    .update();
+        }));
+    }
+
+    /** Puts back what a change did, within the change that is open. */
+    private void revert(Entry entry) {
+        Optional<String> stuck = db.sql("select revert_change(:id)")
+                .param("id", entry.id())
+                .query((row, n) -> Optional.ofNullable(row.getString(1)))
+                .single();
+        stuck.ifPresent(table -> {
+            throw new BadInput(
+                    "undo",
+                    "\"" + entry.summary() + "\" cannot be undone: somebody has changed the same since (in "
+                            + table.replace('_', ' ') + ").");
+        });
+    }
+
     /** Runs a change whose summary is only known after it. */
     public <T> T change(Supplier<T> change, java.util.function.Function<T, String> summary) {
         return transaction.execute(status -> {
@@ -120,16 +160,7 @@ public class Journal {
         Entry last = lastOfSession()
                 .orElseThrow(() -> new BadInput("undo", "There is nothing of this session left to undo."));
         return record("undid: " + last.summary(), last.id(), () -> {
-            Optional<String> stuck = db.sql("select revert_change(:id)")
-                    .param("id", last.id())
-                    .query((row, n) -> Optional.ofNullable(row.getString(1)))
-                    .single();
-            stuck.ifPresent(table -> {
-                throw new BadInput(
-                        "undo",
-                        "\"" + last.summary() + "\" cannot be undone: somebody has changed the same since (in "
-                                + table.replace('_', ' ') + ").");
-            });
+            revert(last);
             return last.summary();
         });
     }

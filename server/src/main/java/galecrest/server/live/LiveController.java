@@ -12,12 +12,14 @@ import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
+import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -36,6 +38,9 @@ class LiveController {
     private static final Logger LOG = LoggerFactory.getLogger(LiveController.class);
     private static final int WAIT_MILLIS = 10_000;
     private static final int RETRY_MILLIS = 1_000;
+
+    /** Notices of long thinking; see the queue of thoughts. */
+    private static final String THOUGHTS = "galecrest_thought";
 
     private final DataSource database;
     private final Journal journal;
@@ -88,12 +93,13 @@ class LiveController {
             try (Connection connection = database.getConnection();
                     Statement statement = connection.createStatement()) {
                 statement.execute("listen " + Journal.CHANNEL);
+                statement.execute("listen " + THOUGHTS);
                 PGConnection notices = connection.unwrap(PGConnection.class);
                 tell();
                 while (!stopping) {
                     var heard = notices.getNotifications(WAIT_MILLIS);
                     if (heard != null && heard.length > 0) {
-                        tell();
+                        tell(heard);
                     } else {
                         screens.forEach(s -> send(s, SseEmitter.event().comment("still here")));
                     }
@@ -105,6 +111,23 @@ class LiveController {
                 }
             }
         }
+    }
+
+    private void tell(PGNotification[] heard) {
+        Set<String> thoughts = new LinkedHashSet<>();
+        boolean changed = false;
+        for (PGNotification notice : heard) {
+            if (notice.getName().equals(THOUGHTS)) {
+                thoughts.add(notice.getParameter());
+            } else {
+                changed = true;
+            }
+        }
+        if (changed) {
+            tell();
+        }
+        thoughts.forEach(id -> screens.forEach(
+                s -> send(s, SseEmitter.event().name("thought").data("\"" + id + "\"", MediaType.APPLICATION_JSON))));
     }
 
     private static void pause() {

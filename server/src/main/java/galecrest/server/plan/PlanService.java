@@ -1,6 +1,7 @@
 package galecrest.server.plan;
 
 import galecrest.core.build.Pin;
+import galecrest.core.plan.Guide;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
@@ -30,6 +31,7 @@ public class PlanService {
     private static final int GRID_MINUTES = 5;
 
     private final SnapshotRepository snapshots;
+    private final PublishedRepository published;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
@@ -38,11 +40,13 @@ public class PlanService {
 
     PlanService(
             SnapshotRepository snapshots,
+            PublishedRepository published,
             Journal journal,
             Clock clock,
             Who who,
             org.springframework.transaction.PlatformTransactionManager transactions) {
         this.snapshots = snapshots;
+        this.published = published;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -55,8 +59,9 @@ public class PlanService {
      * The record and the plan made of it.
      *
      * @param change the last change that is in it
+     * @param guide what the plan was made of
      */
-    public record Current(long change, ShopSnapshot shop, Plan plan) {}
+    public record Current(long change, ShopSnapshot shop, Plan plan, Guide guide) {}
 
     /** The plan of this moment. */
     public synchronized Current current() {
@@ -70,10 +75,28 @@ public class PlanService {
         Current fresh = reading.execute(status -> {
             long change = journal.last();
             ShopSnapshot shop = snapshots.snapshot(now);
-            return new Current(change, shop, Planner.plan(shop, PlanOptions.interactive(shop)));
+            Planner.Thought thought = think(shop);
+            return new Current(change, shop, thought.plan(), thought.guide());
         });
         current = fresh;
         return fresh;
+    }
+
+    /** The plan of a shop, beginning from what the last long thinking came to. */
+    private Planner.Thought think(ShopSnapshot shop) {
+        return Planner.think(shop, PlanOptions.interactive(shop).from(published.guide()), (steps, best) -> true);
+    }
+
+    /** Lets all plans begin from an order that long thinking came to. */
+    public void beginFrom(Guide guide, String summary) {
+        journal.draft(summary, () -> published.saveGuide(guide));
+    }
+
+    /** Throws away all that was only about the plan since it was published: pins, tried moves, what was thought out. */
+    @ManagerOnly
+    public void discard() {
+        Instant told = published.lastPublished().map(Published::at).orElse(Instant.EPOCH);
+        journal.discardDraft(told);
     }
 
     /** The present five minutes; the plan changes with them and with the record, nothing else. */
@@ -88,7 +111,7 @@ public class PlanService {
             return PlanDifference.between(before.plan(), after.plan());
         }
         ShopSnapshot shop = before.shop().at(after.shop().now());
-        return PlanDifference.between(Planner.plan(shop, PlanOptions.interactive(shop)), after.plan());
+        return PlanDifference.between(think(shop).plan(), after.plan());
     }
 
     /** What differs between what people were told and the present plan; empty before anything was published. */
@@ -102,15 +125,47 @@ public class PlanService {
     /** Tells people the present plan. */
     @ManagerOnly
     public void publish() {
-        Plan plan = current().plan();
-        journal.change("published the plan", () -> snapshots.publish(plan, clock.instant(), who.name()));
+        Current now = current();
+        journal.change("published the plan", () -> {
+            published.publish(now.plan(), clock.instant(), who.name());
+            published.saveGuide(now.guide());
+        });
+    }
+
+    /** The present record with the plan that hands see: only what they have been told. */
+    public Current told() {
+        Current now = current();
+        return new Current(now.change(), now.shop(), ToldPlan.of(now.shop(), now.plan()), now.guide());
+    }
+
+    /**
+     * What changed in the published plan since an account last looked.
+     *
+     * @param difference empty where it has seen the last one, or none before
+     */
+    public record News(Optional<Instant> publishedAt, Optional<PlanDifference> difference) {}
+
+    public News newsFor(String username) {
+        Optional<PublishedRepository.Told> last = published.last();
+        Optional<PublishedRepository.Told> seen = published.seenBy(username);
+        ShopSnapshot shop = current().shop();
+        return new News(
+                last.map(PublishedRepository.Told::at),
+                last.flatMap(l -> seen.filter(s -> !s.id().equals(l.id()))
+                        .map(s -> PlanDifference.between(
+                                StillOpen.of(s.plan(), shop), StillOpen.of(l.plan(), shop)))));
+    }
+
+    /** The account has seen what is published now. */
+    public void saw(String username) {
+        published.last().ifPresent(l -> published.saw(username, l.id(), clock.instant()));
     }
 
     /** When the plan was last published, and by whom. */
     public record Published(Instant at, String by) {}
 
     public Optional<Published> lastPublished() {
-        return snapshots.lastPublished();
+        return published.lastPublished();
     }
 
     /**
@@ -123,7 +178,7 @@ public class PlanService {
         List<Pin> pins = new ArrayList<>(shop.pins());
         pins.removeIf(p -> p.id().equals(pin.id()));
         pins.add(pin);
-        Plan plan = Planner.plan(shop.withPins(pins), PlanOptions.interactive(shop));
+        Plan plan = think(shop.withPins(pins)).plan();
         for (Plan.BrokenPin broken : plan.brokenPins()) {
             if (broken.pin().equals(pin.id())) {
                 String name = new Sentences(shop).work(pin.work());

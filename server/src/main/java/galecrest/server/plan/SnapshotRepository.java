@@ -2,7 +2,6 @@ package galecrest.server.plan;
 
 import static galecrest.server.people.DayMinutes.time;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Commitment;
@@ -35,7 +34,6 @@ import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.people.WorkedTime;
-import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
@@ -45,7 +43,6 @@ import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
-import galecrest.server.NewId;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -70,11 +67,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class SnapshotRepository {
     private final JdbcClient db;
-    private final ObjectMapper json;
+    private final PublishedRepository published;
 
-    SnapshotRepository(JdbcClient db, ObjectMapper json) {
+    SnapshotRepository(JdbcClient db, PublishedRepository published) {
         this.db = db;
-        this.json = json;
+        this.published = published;
     }
 
     ShopSnapshot snapshot(Instant now) {
@@ -112,7 +109,7 @@ public class SnapshotRepository {
                 commitments(),
                 pins(),
                 shop.rules(),
-                published());
+                published.last().map(PublishedRepository.Told::plan));
     }
 
     /** A started job without what has been worked on it since it was started. */
@@ -126,28 +123,6 @@ public class SnapshotRepository {
                 .findFirst()
                 .map(p -> job.withRemaining(job.toDo().minus(WorkedTime.of(p, started.at(), now, zone))))
                 .orElse(job);
-    }
-
-    private Optional<Plan> published() {
-        return db.sql("select plan from published_plan order by at desc limit 1")
-                .query((row, n) -> StoredPlan.read(json, row.getString("plan")))
-                .optional();
-    }
-
-    int publish(Plan plan, Instant at, String by) {
-        return db.sql("insert into published_plan (id, at, by_name, plan) values (:id, :at, :by, :plan::jsonb)")
-                .param("id", NewId.next())
-                .param("at", Timestamp.from(at))
-                .param("by", by)
-                .param("plan", StoredPlan.write(json, plan))
-                .update();
-    }
-
-    Optional<PlanService.Published> lastPublished() {
-        return db.sql("select at, by_name from published_plan order by at desc limit 1")
-                .query((row, n) ->
-                        new PlanService.Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
-                .optional();
     }
 
     private static @Nullable Instant instant(ResultSet row, String column) throws SQLException {

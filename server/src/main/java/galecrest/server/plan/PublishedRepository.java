@@ -1,0 +1,103 @@
+package galecrest.server.plan;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.core.plan.Guide;
+import galecrest.core.plan.Plan;
+import galecrest.server.NewId;
+import galecrest.server.exchange.CoreJson;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What people have been told, what each has seen of it, and the order that the last long thinking came to. */
+@Repository
+class PublishedRepository {
+    private static final ObjectMapper CORE = CoreJson.mapper();
+
+    private final JdbcClient db;
+    private final ObjectMapper json;
+
+    PublishedRepository(JdbcClient db, ObjectMapper json) {
+        this.db = db;
+        this.json = json;
+    }
+
+    /** A published plan, under its id. */
+    record Told(String id, Instant at, String by, Plan plan) {}
+
+    Optional<Told> last() {
+        return db.sql("select * from published_plan order by at desc limit 1")
+                .query(this::told)
+                .optional();
+    }
+
+    Optional<PlanService.Published> lastPublished() {
+        return db.sql("select at, by_name from published_plan order by at desc limit 1")
+                .query((row, n) ->
+                        new PlanService.Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
+                .optional();
+    }
+
+    private Told told(ResultSet row, int n) throws SQLException {
+        return new Told(
+                row.getString("id"),
+                row.getTimestamp("at").toInstant(),
+                row.getString("by_name"),
+                StoredPlan.read(json, row.getString("plan")));
+    }
+
+    int publish(Plan plan, Instant at, String by) {
+        return db.sql("insert into published_plan (id, at, by_name, plan) values (:id, :at, :by, :plan::jsonb)")
+                .param("id", NewId.next())
+                .param("at", Timestamp.from(at))
+                .param("by", by)
+                .param("plan", StoredPlan.write(json, plan))
+                .update();
+    }
+
+    /** The published plan that an account has seen last. */
+    Optional<Told> seenBy(String username) {
+        return db.sql("""
+                        select p.* from looked l join published_plan p on p.id = l.plan_id
+                        where l.username = :username""").param("username", username).query(this::told).optional();
+    }
+
+    void saw(String username, String plan, Instant at) {
+        db.sql("""
+                        insert into looked (username, plan_id, at) values (:username, :plan, :at)
+                        on conflict (username) do update set plan_id = excluded.plan_id, at = excluded.at""")
+                .param("username", username)
+                .param("plan", plan)
+                .param("at", Timestamp.from(at))
+                .update();
+    }
+
+    Optional<Guide> guide() {
+        return db.sql("select guide from plan_guide")
+                .query((row, n) -> {
+                    try {
+                        return CORE.readValue(row.getString("guide"), Guide.class);
+                    } catch (JsonProcessingException e) {
+                        throw new IllegalStateException("The guide cannot be read.", e);
+                    }
+                })
+                .optional();
+    }
+
+    void saveGuide(Guide guide) {
+        try {
+            db.sql("""
+                            insert into plan_guide (guide) values (:guide::jsonb)
+                            on conflict (id) do update set guide = excluded.guide""")
+                    .param("guide", CORE.writeValueAsString(guide))
+                    .update();
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

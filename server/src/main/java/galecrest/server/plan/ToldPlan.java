@@ -1,0 +1,56 @@
+package galecrest.server.plan;
+
+import galecrest.core.build.Status;
+import galecrest.core.build.WorkId;
+import galecrest.core.plan.Because;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ShopSnapshot;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The plan as hands see it: where people have been told that work is, and for what has started where it really is. What
+ * was not published is not in it.
+ */
+final class ToldPlan {
+    private ToldPlan() {}
+
+    static Plan of(ShopSnapshot shop, Plan now) {
+        Map<WorkId, Plan.Placed> told = new HashMap<>();
+        shop.published().ifPresent(p -> p.placed().forEach(placed -> told.put(placed.work(), placed)));
+        Map<WorkId, Plan.Placed> present = new HashMap<>();
+        now.placed().forEach(p -> present.put(p.work(), p));
+        List<Plan.Placed> placed = new ArrayList<>();
+        for (var work : shop.works()) {
+            Plan.Placed is = present.get(work.id());
+            if (work.status() == Status.STARTED) {
+                Optional.ofNullable(is).ifPresent(placed::add);
+            } else if (work.status() == Status.TODO && told.containsKey(work.id())) {
+                Plan.Placed was = told.get(work.id());
+                boolean same = is != null && is.start().equals(was.start());
+                placed.add(new Plan.Placed(
+                        was.work(),
+                        was.start(),
+                        was.end(),
+                        was.ready(),
+                        was.at(),
+                        was.crew(),
+                        was.station(),
+                        was.slotMissed(),
+                        same ? is.because() : new Because.Told()));
+            }
+        }
+        return new Plan(
+                now.madeFor(),
+                placed,
+                List.of(),
+                now.brokenPins(),
+                now.startedAtRisk(),
+                List.of(),
+                now.outlooks(),
+                now.score());
+    }
+}

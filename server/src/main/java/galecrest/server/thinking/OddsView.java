@@ -1,0 +1,72 @@
+package galecrest.server.thinking;
+
+import galecrest.core.build.Commitment;
+import galecrest.core.plan.Chance;
+import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ShopSnapshot;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The odds of all commitments.
+ *
+ * @param change the change of the record that they are for
+ * @param madeFor the moment that they are for
+ */
+public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds) {
+    /** The odds of one commitment; see {@link Chance.Odds}. */
+    public record Odds(
+            String commitmentId,
+            double chance,
+            double error,
+            @Nullable Instant p50,
+            @Nullable Instant p80,
+            @Nullable Instant p95,
+            List<Instant> spread,
+            List<OnChain> chain,
+            List<Driver> drivers) {}
+
+    /** The share of trials in which a work was on the chain. */
+    public record OnChain(String workId, double share) {}
+
+    /** What moves the finish, in words, and its rank correlation with it. */
+    public record Driver(Chance.What what, String id, String said, double correlation) {}
+
+    /** Chains are told as far as so many works. */
+    private static final int MOST = 12;
+
+    static OddsView of(long change, ShopSnapshot shop, Chance chance) {
+        Sentences words = new Sentences(shop);
+        return new OddsView(
+                change,
+                shop.now(),
+                chance.trials(),
+                chance.odds().stream()
+                        .map(o -> new Odds(
+                                o.commitment().value(),
+                                o.chance(),
+                                o.error(),
+                                o.p50().orElse(null),
+                                o.p80().orElse(null),
+                                o.p95().orElse(null),
+                                o.spread(),
+                                o.chain().stream()
+                                        .limit(MOST)
+                                        .map(c -> new OnChain(c.work().value(), c.share()))
+                                        .toList(),
+                                o.drivers().stream()
+                                        .map(d -> new Driver(d.what(), d.id(), words.driver(d), d.correlation()))
+                                        .toList()))
+                        .toList());
+    }
+
+    /** A commitment by its place in the shop. */
+    static String name(ShopSnapshot shop, String commitment) {
+        return shop.commitments().stream()
+                .filter(c -> c.id().value().equals(commitment))
+                .map(Commitment::name)
+                .findFirst()
+                .orElse("?");
+    }
+}

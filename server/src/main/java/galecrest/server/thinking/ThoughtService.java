@@ -1,0 +1,107 @@
+package galecrest.server.thinking;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.rescue.Move;
+import galecrest.core.rescue.Moves;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Who;
+import galecrest.server.exchange.CoreJson;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Asking for long thinking, following it, stopping it, and trying what a rescue found. */
+@Service
+class ThoughtService {
+    private static final int MOST_SECONDS = 3600;
+
+    private final ThoughtRepository queue;
+    private final MoveRepository moves;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Who who;
+    private final ObjectMapper core = CoreJson.mapper();
+
+    ThoughtService(ThoughtRepository queue, MoveRepository moves, PlanService plans, Journal journal, Who who) {
+        this.queue = queue;
+        this.moves = moves;
+        this.plans = plans;
+        this.journal = journal;
+        this.who = who;
+    }
+
+    @AnyHand
+    Optional<OddsView> odds() {
+        return queue.odds().map(t -> {
+            try {
+                return core.treeToValue(t.result(), OddsView.class);
+            } catch (JsonProcessingException e) {
+                throw new IllegalStateException("The odds cannot be read.", e);
+            }
+        });
+    }
+
+    @AnyHand
+    List<Thought> asked() {
+        return queue.asked();
+    }
+
+    @ManagerOnly
+    String harder(int seconds) {
+        if (seconds < 1 || seconds > MOST_SECONDS) {
+            throw new BadInput("seconds", "Between 1 and " + MOST_SECONDS + " seconds.");
+        }
+        return queue.ask(Thought.Kind.HARDER, "", journal.last(), seconds, who.name());
+    }
+
+    @ManagerOnly
+    String rescue(String commitment) {
+        boolean known = plans.current().shop().commitments().stream()
+                .anyMatch(c -> c.id().value().equals(commitment));
+        if (!known) {
+            throw new NotThere("commitment");
+        }
+        return queue.ask(Thought.Kind.RESCUE, commitment, journal.last(), 0, who.name());
+    }
+
+    @ManagerOnly
+    void stop(String id) {
+        if (!queue.stop(id) && queue.find(id).isEmpty()) {
+            throw new NotThere("thought");
+        }
+    }
+
+    /** Puts moves of a rescue into the record as a draft; what they do is seen in the plan, and can be dropped. */
+    @ManagerOnly
+    void attempt(String id, int index) {
+        Thought thought = queue.find(id).orElseThrow(() -> new NotThere("rescue"));
+        JsonNode result = thought.result() != null ? thought.result() : thought.progress();
+        JsonNode tried = result == null ? null : result.path("tried").get(index);
+        if (tried == null) {
+            throw new NotThere("move");
+        }
+        List<Move> wanted;
+        try {
+            wanted = core.treeToValue(tried.get("moves"), RescueView.MoveList.class).moves();
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The moves cannot be read.", e);
+        }
+        ShopSnapshot before = plans.current().shop();
+        ShopSnapshot after = before;
+        for (Move move : wanted) {
+            after = Moves.apply(after, move);
+        }
+        ShopSnapshot changed = after;
+        String said = wanted.stream().map(m -> Moves.say(before, m)).collect(Collectors.joining("; "));
+        journal.draft("tried: " + said, () -> moves.save(before, changed, wanted));
+    }
+}
