@@ -15,13 +15,19 @@ export interface LiveChange {
 const RETRY_MILLIS = 1_000
 
 /** Listens to changes; heals by itself. Returns whether the connection stands. */
-export function useLive(onChange: (change: LiveChange) => void, onBack: () => void): boolean {
+export function useLive(
+  onChange: (change: LiveChange) => void,
+  onBack: () => void,
+  onThought: () => void,
+): boolean {
   const [connected, setConnected] = useState(true)
   const change = useRef(onChange)
   const back = useRef(onBack)
+  const thought = useRef(onThought)
   useEffect(() => {
     change.current = onChange
     back.current = onBack
+    thought.current = onThought
   })
   useEffect(() => {
     let source: EventSource | undefined
@@ -37,6 +43,7 @@ export function useLive(onChange: (change: LiveChange) => void, onBack: () => vo
       source.addEventListener('change', (event) =>
         change.current(JSON.parse((event as MessageEvent<string>).data) as LiveChange),
       )
+      source.addEventListener('thought', () => thought.current())
       source.onerror = () => {
         lost = true
         setConnected(false)

@@ -1,7 +1,7 @@
 import { Button, Modal, Textarea, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { type Tag, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -45,6 +45,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         </span>
         <Leave role={account.role} />
       </div>
+      {day_ && <News day={day_} />}
       <Section title="Now">
         {works(day_?.now).map((w) => (
           <Card key={w.id} work={w} now onHold={() => setHolding(w)} />
@@ -84,6 +85,41 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         />
       )}
     </div>
+  )
+}
+
+/** What the last publishing changed for this hand, until it says that it has seen it. */
+function News({ day: mine }: { day: Schemas['MyDay'] }) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const published = mine.publishedAt
+  const seen = useRef<string>(undefined)
+  const nothing = mine.changes.length === 0
+  useEffect(() => {
+    if (!published || !nothing || seen.current === published) return
+    seen.current = published
+    void client.POST('/api/my-day/looked')
+  }, [published, nothing])
+  if (!published) return <p className="soft">Nothing has been published yet. Ask what is next.</p>
+  if (nothing) return null
+  return (
+    <section className="panel" aria-label="What changed" style={{ borderColor: 'var(--hot)', marginTop: 12 }}>
+      <div className="strong hot">Changed {when(published, board.now, board.zone)}</div>
+      <ul style={{ margin: '4px 0 8px', paddingLeft: 18 }}>
+        {mine.changes.map((c) => (
+          <li key={c.workId}>{c.said}</li>
+        ))}
+      </ul>
+      <Button
+        fullWidth
+        size="lg"
+        variant="default"
+        loading={busy}
+        onClick={() => void send(() => dataOf(client.POST('/api/my-day/looked')))}
+      >
+        Seen
+      </Button>
+    </section>
   )
 }
 

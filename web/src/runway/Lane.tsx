@@ -2,6 +2,7 @@ import { memo, useRef, useState } from 'react'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import { type Odds, useOdds } from '../api/thinking'
 import { fitted, labelRoom, rows, STRANDS, strandOf, twists } from './rope'
 import type { LaneOf } from './lanes'
 import type { DayScale } from './scale'
@@ -50,6 +51,7 @@ export const Lane = memo(function Lane(props: Props) {
   const { lane, scale, pixels, open, onDate } = props
   const x = (at: string | number) => scale.units(typeof at === 'string' ? Date.parse(at) : at) * pixels
   const height = laneHeight(lane.works, open)
+  const odds = useOdds().of
   return (
     <g>
       {open ? <Strands {...props} x={x} /> : <Rope {...props} x={x} />}
@@ -68,6 +70,7 @@ export const Lane = memo(function Lane(props: Props) {
                 stroke="var(--hot)"
               />
             )}
+            <Whisker odds={odds.get(date.id)} due={date.due} x={x} y={height - 5} />
             <rect x={x(date.due) - 1.5} y="3" width="3" height={height - 8} fill="var(--ink)" />
             <rect x={x(date.due) - 7} y="0" width="14" height={height} fill="transparent" />
           </g>
@@ -77,6 +80,30 @@ export const Lane = memo(function Lane(props: Props) {
     </g>
   )
 })
+
+/** Where the finish may fall: from 5 to 95 % of the trials, thick from half to 80 %; hot past the date. */
+function Whisker({ odds, due, x, y }: { odds?: Odds; due: string; x: Drawn['x']; y: number }) {
+  const low = odds?.spread[1]
+  const high = odds?.spread[19] ?? odds?.spread.at(-1)
+  if (!odds || !low || !high) return null
+  const tick = x(due)
+  const part = (from: string, to: string, width: number) => (
+    <>
+      {x(from) < tick && (
+        <line x1={x(from)} x2={Math.min(tick, x(to))} y1={y} y2={y} stroke="var(--ink)" strokeWidth={width} />
+      )}
+      {x(to) > tick && (
+        <line x1={Math.max(tick, x(from))} x2={x(to)} y1={y} y2={y} stroke="var(--hot)" strokeWidth={width} />
+      )}
+    </>
+  )
+  return (
+    <g>
+      {part(low, high, 1.4)}
+      {odds.p50 && odds.p80 && part(odds.p50, odds.p80, 4.5)}
+    </g>
+  )
+}
 
 type Drawn = Props & { x: (at: string | number) => number }
 

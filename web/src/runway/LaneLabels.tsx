@@ -1,5 +1,7 @@
 import { type Commitment, useBoard } from '../api/board'
+import { useOdds } from '../api/thinking'
 import { MarginMark } from '../ui/MarginMark'
+import { OddsMark } from '../ui/OddsMark'
 import { day } from '../ui/say'
 import { STRAND_HEAD, STRAND_HEIGHT, strandRows } from './Lane'
 import type { LaneOf } from './lanes'
@@ -19,7 +21,9 @@ interface LabelsProps {
 export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: LabelsProps) {
   const { board } = useBoard()
   const { car } = lane
+  const odds = useOdds().of
   const date = lane.dates.find((d) => d.id === car.nextDate) ?? lane.dates[0]
+  const chance = odds.get(date?.id ?? '')?.chance
   return (
     <g transform={`translate(0 ${top})`}>
       <foreignObject x="0" y="2" width={LABELS - 6} height="42">
@@ -65,8 +69,8 @@ export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: L
           </text>
         ))}
       {date && (
-        <foreignObject x={right} y="8" width={MARGINS - 12} height="30">
-          <MarginButton date={date} picked={picked === date.id} onDate={onDate} />
+        <foreignObject x={right} y="3" width={MARGINS - 12} height="42">
+          <MarginButton date={date} chance={chance} picked={picked === date.id} onDate={onDate} />
         </foreignObject>
       )}
     </g>
@@ -75,10 +79,12 @@ export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: L
 
 function MarginButton({
   date,
+  chance,
   picked,
   onDate,
 }: {
   date: Commitment
+  chance?: number
   picked: boolean
   onDate: (id: string) => void
 }) {
@@ -86,11 +92,17 @@ function MarginButton({
     <button
       className="link"
       aria-pressed={picked}
-      title="Show the chain"
+      title="Show the chain, the odds, what would help"
       onClick={() => onDate(date.id)}
-      style={{ textDecoration: picked ? 'underline' : 'none' }}
+      style={{
+        textDecoration: picked ? 'underline' : 'none',
+        display: 'grid',
+        lineHeight: 1.15,
+        justifyItems: 'start',
+      }}
     >
       <MarginMark minutes={date.marginMinutes} />
+      {chance !== undefined && <OddsMark chance={chance} />}
     </button>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Modal } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useCallback, useMemo, useState } from 'react'
 import { useBoard } from '../api/board'
@@ -6,7 +6,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { Nothing } from '../ui/Nothing'
 import { when } from '../ui/say'
-import { ChainStrip } from './ChainStrip'
+import { DateSheet } from './DateSheet'
 import { Days } from './Days'
 import { Lane, laneHeight } from './Lane'
 import { LaneLabels } from './LaneLabels'
@@ -16,7 +16,9 @@ import { Patterns } from './Patterns'
 import { ScoreSheet } from './ScoreSheet'
 import { dayScale } from './scale'
 import { DAYS, DAYS_BEFORE, LABELS, MARGINS, TOP } from './sizes'
+import { ThinkHarder } from './ThinkHarder'
 import { useDrag, useView } from './useView'
+import { WhatMoved } from './WhatMoved'
 import { WorkCard } from './WorkCard'
 
 /** Time to the commitments: a lane a car, the load of people and stations below. */
@@ -83,6 +85,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
           <Button size="compact-sm" variant="default" aria-label="Zoom out" onClick={() => zoom(1)}>
             −
           </Button>
+          {account.role === 'MANAGER' && <ThinkHarder />}
           <Button size="compact-sm" variant="default" onClick={() => setScore(true)}>
             Score
           </Button>
@@ -106,7 +109,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
       </div>
-      {date && <ChainStrip date={date} onClose={() => put({ date: undefined })} />}
+      {date && <DateSheet date={date} account={account} onClose={() => put({ date: undefined })} />}
       <div ref={ref} style={{ position: 'relative' }}>
         {width > 0 && (
           <svg
@@ -206,14 +209,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
         tick is the date. Click a rope to open it, a margin for its chain; drag a job of an open rope to pin
         it.
       </p>
-      <Modal opened={said} onClose={() => setSaid(false)} title="What moved since people were told" size="lg">
-        {board.draft.toTell.length > 0 && <p className="strong">To tell: {board.draft.toTell.join(', ')}</p>}
-        <ul style={{ paddingLeft: 18 }}>
-          {board.draft.said.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      </Modal>
+      <WhatMoved opened={said} account={account} onClose={() => setSaid(false)} />
       <ScoreSheet opened={score} onClose={() => setScore(false)} />
     </>
   )

@@ -8,7 +8,8 @@ export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () =
     ['1', 'due work that cannot be planned', score.missing, 'jobs'],
     ['2', 'late at events and paid slots', score.hardLateness, 'weighted h'],
     ['3', 'late at promises', score.promisedLateness, 'weighted h'],
-    ['4', 'can-follow work past its date', score.followLate, 'h'],
+    ['4', 'less in hand than the house asks', score.bufferEaten, 'weighted h'],
+    ['', 'can-follow work past its date', score.followLate, 'h'],
     ['', 'starts at risk', score.atRisk, ''],
     ['', 'people told otherwise', score.churn, ''],
     ['', 'cars in bits', score.carsInBits, ''],
@@ -29,7 +30,7 @@ export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () =
         </tbody>
       </table>
       <p className="soft small">
-        A lower line never outweighs a higher one; the last five count as one sum, by the weights of the house
+        A lower line never outweighs a higher one; the last six count as one sum, by the weights of the house
         rules.
       </p>
     </Modal>

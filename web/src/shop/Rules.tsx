@@ -1,8 +1,26 @@
-import { Button, NumberInput, TextInput } from '@mantine/core'
+import { Button, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+
+const TIES = [
+  {
+    value: 'NEAREST_DATE',
+    label: 'the nearest date first',
+    why: 'What is due soonest is least able to wait. But long outside work may then leave too late.',
+  },
+  {
+    value: 'OUTSIDE_FIRST',
+    label: 'what leads to long outside work first',
+    why: 'An outside firm cannot be hurried, so what goes there leaves first. But near dates get less in hand.',
+  },
+  {
+    value: 'ONE_CAR_AT_A_TIME',
+    label: 'one car finished before the next is begun',
+    why: 'Fewer cars stand open and less is mislaid. But a wait on that car costs everybody.',
+  },
+]
 
 /** The shop's name, zone and what weighs how much in a plan, each with its reason. */
 export function Rules({ changes }: { changes: boolean }) {
@@ -56,6 +74,36 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopForm']; changes: bool
           mt={8}
           description="More: everything is done as soon as it can be."
           {...form.getInputProps('finishDay')}
+        />
+        <NumberInput
+          label="Hours that a date should have in hand"
+          mt={8}
+          description="More: dates are kept with room for what goes wrong; less: the room goes to other cars. Each hour short counts as an hour above."
+          {...form.getInputProps('bufferHours')}
+        />
+        <NumberInput
+          label="Days that stay as people were told"
+          mt={8}
+          description="1 is today. More: hands can rely on the week; less: the plan answers sooner. It only gives way where it cannot be otherwise, and then says so."
+          {...form.getInputProps('frozenDays')}
+        />
+        <Select
+          label="Between cars, all else being equal"
+          mt={8}
+          allowDeselect={false}
+          description={TIES.find((t) => t.value === form.values.tieBreak)?.why}
+          data={TIES}
+          {...form.getInputProps('tieBreak')}
+        />
+        <NumberInput
+          label="Chance that outside work comes back wrong"
+          mt={8}
+          min={0}
+          max={1}
+          step={0.01}
+          decimalScale={2}
+          description="0.05 is one in twenty; it goes out again for its shortest time. The odds reckon with it, the plan does not."
+          {...form.getInputProps('returnWrong')}
         />
         <NumberInput
           label="Days that a part without a date is assumed to take"

@@ -8,6 +8,7 @@ import { useRefresh } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type LiveChange, useLive } from '../api/live'
 import { useSend } from '../api/send'
+import { THINKING } from '../api/thinking'
 import { Finder, openFinder } from './Finder'
 
 const ROOMS = [
@@ -38,6 +39,7 @@ export function Frame({ account, children }: Props) {
   const navigate = useNavigate()
   const phone = useLocation().pathname === '/day'
   const refresh = useRefresh()
+  const queries = useQueryClient()
   const undo = useUndo()
   const [keys, setKeys] = useState(false)
   const connected = useLive(
@@ -46,6 +48,7 @@ export function Frame({ account, children }: Props) {
       tell(change, account, undo)
     },
     () => void refresh(),
+    () => THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
   )
   useHotkeys([
     ...ROOMS.map((r) => [r.key.toLowerCase(), () => navigate(r.path)] as [string, () => void]),

@@ -5,9 +5,11 @@ const FULL_MINUTES = 40 * 60
 const TICK = 66
 const REACH = 58
 
+const WIDTHS = { narrow: 62, small: 84, large: 120 }
+
 interface Props {
   minutes: number | undefined
-  size?: 'small' | 'large'
+  size?: 'narrow' | 'small' | 'large'
 }
 
 /**
@@ -23,12 +25,7 @@ export function MarginMark({ minutes, size = 'small' }: Props) {
   const over = Math.min(length, 30)
   return (
     <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6, whiteSpace: 'nowrap' }}>
-      <svg
-        width={size === 'large' ? 120 : 84}
-        viewBox="0 0 100 20"
-        aria-hidden="true"
-        style={{ flex: 'none' }}
-      >
+      <svg width={WIDTHS[size]} viewBox="0 0 100 20" aria-hidden="true" style={{ flex: 'none' }}>
         <line x1="4" x2="98" y1="10" y2="10" stroke="var(--line)" strokeWidth="1.5" />
         {late ? (
           <>

@@ -2,7 +2,9 @@ import { Link } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
+import { useOdds } from '../api/thinking'
 import { MarginMark } from '../ui/MarginMark'
+import { OddsMark } from '../ui/OddsMark'
 import { PaperTag } from '../ui/PaperTag'
 import { Chain } from '../ui/Chain'
 import { away, dayKey, when, word, work as length } from '../ui/say'
@@ -17,6 +19,7 @@ interface Props {
 export function CarSheet({ car, account }: Props) {
   const { board, work, commitment, person } = useBoard()
   const date = commitment.get(car.nextDate ?? '')
+  const odds = useOdds().of.get(date?.id ?? '')
   const doing = car.doing.flatMap((id) => work.get(id) ?? [])
   const next = work.get(car.next ?? '')
   const now = board.now
@@ -47,7 +50,14 @@ export function CarSheet({ car, account }: Props) {
       </div>
       <div style={{ margin: '8px 0' }}>
         {date ? (
-          <MarginMark minutes={date.marginMinutes} size="large" />
+          <span style={{ display: 'flex', flexWrap: 'wrap', columnGap: 18, alignItems: 'center' }}>
+            <MarginMark minutes={date.marginMinutes} size="large" />
+            {odds && (
+              <Link to={`/runway?date=${date.id}`} title="What drives it, and what would help">
+                <OddsMark chance={odds.chance} size="large" />
+              </Link>
+            )}
+          </span>
         ) : (
           <span className="soft">No date promised.</span>
         )}

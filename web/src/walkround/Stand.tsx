@@ -1,6 +1,8 @@
 import { type Car, useBoard } from '../api/board'
+import { useOdds } from '../api/thinking'
 import { CarOutline } from '../ui/CarOutline'
 import { MarginMark } from '../ui/MarginMark'
+import { OddsMark } from '../ui/OddsMark'
 import { PaperTag } from '../ui/PaperTag'
 import { when } from '../ui/say'
 
@@ -19,6 +21,7 @@ const ALL_ZONES = ['FRONT', 'ENGINE_BAY', 'COCKPIT', 'REAR']
 export function Stand({ at, car, on, large, onPick }: Props) {
   const { work, commitment } = useBoard()
   const date = commitment.get(car.nextDate ?? '')
+  const chance = useOdds().of.get(date?.id ?? '')?.chance
   const doing = car.doing.flatMap((id) => work.get(id) ?? [])
   const busy = new Set(
     doing.flatMap((w) => (w.job?.wholeCar ? ALL_ZONES : w.job?.onCar ? [w.job.zone as string] : [])),
@@ -55,7 +58,14 @@ export function Stand({ at, car, on, large, onPick }: Props) {
           </span>
         </span>
       )}
-      {date ? <MarginMark minutes={date.marginMinutes} /> : <span className="soft small">no date</span>}
+      {date ? (
+        <span style={{ display: 'flex', justifyContent: 'space-between', columnGap: 8 }}>
+          <MarginMark minutes={date.marginMinutes} size="narrow" />
+          {chance !== undefined && <OddsMark chance={chance} size="narrow" />}
+        </span>
+      ) : (
+        <span className="soft small">no date</span>
+      )}
       <Doing car={car} />
       {car.held && <PaperTag tag={car.held.tag} said={work.get(car.held.workId)?.name} />}
     </button>

@@ -5,12 +5,17 @@ import galecrest.core.build.WorkId;
 import java.util.List;
 
 /**
- * What a plan was made of, in short: the order in which its work was placed and the at-risk links that it used. Kept
- * with a plan that took long to find, it lets later plannings begin from there, also when some work has come or gone.
+ * What a plan was made of, in short. Kept with a plan that took long to find, it lets later plannings begin from there,
+ * also when some work has come or gone.
+ *
+ * @param order in which the work was placed
+ * @param early at-risk links that it used
+ * @param kept work that stays at the start that people were told, though it could be earlier
  */
-public record Guide(List<WorkId> order, List<LinkId> early) {
+public record Guide(List<WorkId> order, List<LinkId> early, List<WorkId> kept) {
     public Guide {
         order = List.copyOf(order);
         early = List.copyOf(early);
+        kept = List.copyOf(kept);
     }
 }

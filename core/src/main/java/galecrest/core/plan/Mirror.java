@@ -96,7 +96,7 @@ final class Mirror {
                 mirrored.tasks[node] = block(node, forward);
             }
         }
-        backward.generate(Order.by(mirrored, late), forward.early);
+        backward.generate(Order.by(mirrored, late), forward.choices);
         double[] keys = new double[model.size];
         for (int node = 0; node < model.size; node++) {
             boolean both = backward.planned(node) && forward.planned(node);

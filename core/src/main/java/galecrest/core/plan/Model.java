@@ -31,6 +31,8 @@ final class Model {
     final int[] boundSlot;
 
     final int[] boundIndex;
+    /** The slot that people were told the node starts at; −1 where they were not, or it has passed. */
+    final int[] told;
     /** Vendor working days of outwork in the queue. */
     final int[] turnaround;
     /** When outwork that is away is back. */
@@ -64,6 +66,7 @@ final class Model {
         work = new int[size];
         boundSlot = new int[size];
         boundIndex = new int[size];
+        told = prepare.toldStarts();
         turnaround = new int[size];
         back = new int[size];
         crews = new Crew[size][];
@@ -100,6 +103,10 @@ final class Model {
         this.after = after;
         this.boundSlot = boundSlot;
         boundIndex = of.boundIndex;
+        told = of.told.clone();
+        if (mirror) {
+            Arrays.fill(told, -1);
+        }
         rank = mirror ? new int[size] : of.rank;
         work = mirror ? of.work : of.work.clone();
         turnaround = mirror ? of.turnaround : of.turnaround.clone();

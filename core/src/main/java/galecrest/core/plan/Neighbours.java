@@ -15,12 +15,16 @@ final class Neighbours {
     private int[] waiters = new int[16];
     private int[] blockers = new int[16];
     private int waits;
+    /** Nodes on the chains that keep to what was told. */
+    private final int[] kept = new int[64];
+
+    private int keptCount;
     private int free;
 
     /** The neighbour made last. */
     int[] list;
 
-    boolean[] early;
+    boolean[] choices;
 
     Neighbours(Model model, Scorer scorer, SplittableRandom random) {
         this.model = model;
@@ -30,7 +34,7 @@ final class Neighbours {
         marked = new boolean[model.size];
         keys = new double[model.size];
         list = new int[model.size];
-        early = new boolean[model.network.risks];
+        choices = Choices.none(model);
         boolean plain = true;
         for (Network.Arc[] arcs : model.before) {
             for (Network.Arc arc : arcs) {
@@ -71,6 +75,7 @@ final class Neighbours {
             position[present[i]] = i;
         }
         waits = 0;
+        keptCount = 0;
         int dates = model.network.shop.commitments().size();
         for (int c = 0; c < dates; c++) {
             chain(schedule, last(schedule, scorer.needs(c)), scorer.late(c, schedule));
@@ -105,6 +110,8 @@ final class Neighbours {
                         note(node, next);
                     }
                 }
+            } else if (cause.kind == Cause.TOLD && keptCount < kept.length) {
+                kept[keptCount++] = node;
             } else if (cause.kind == Cause.AFTER) {
                 next = model.before[node][cause.ref].from();
             }
@@ -121,32 +128,40 @@ final class Neighbours {
         blockers[waits++] = blocker;
     }
 
-    /** Makes a neighbour of the order into {@link #list} and {@link #early}. */
-    void change(int[] of, boolean[] risks) {
+    /** Makes a neighbour of the order into {@link #list} and {@link #choices}. */
+    void change(int[] of, boolean[] picked) {
         System.arraycopy(of, 0, list, 0, of.length);
-        System.arraycopy(risks, 0, early, 0, risks.length);
+        System.arraycopy(picked, 0, choices, 0, picked.length);
         if (free >= of.length - 1) {
             flip();
             return;
         }
         double what = random.nextDouble();
-        if (waits > 0 && what < 0.5) {
+        if (keptCount > 0 && what < 0.1) {
+            flip();
+        } else if (waits > 0 && what < 0.5) {
             int wait = random.nextInt(waits);
             ahead(waiters[wait], blockers[wait]);
         } else if (what < 0.75) {
             shift();
-        } else if (what < 0.97 || risks.length == 0) {
+        } else if (what < 0.95) {
             free();
         } else {
             flip();
         }
     }
 
-    /** Turns one at-risk start on or off. */
+    /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it to that. */
     private void flip() {
-        if (early.length > 0) {
-            int risk = random.nextInt(early.length);
-            early[risk] = !early[risk];
+        int risks = model.network.risks;
+        if (keptCount > 0 && random.nextBoolean()) {
+            choices[risks + kept[random.nextInt(keptCount)]] = false;
+        } else if (risks > 0 && random.nextBoolean()) {
+            int risk = random.nextInt(risks);
+            choices[risk] = !choices[risk];
+        } else if (list.length > 0) {
+            int node = list[random.nextInt(list.length)];
+            choices[risks + node] = model.told[node] >= 0 && !choices[risks + node];
         }
     }
 

@@ -27,7 +27,11 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
      * @param concerns who did it before and who does it now
      */
     public record Moved(
-            WorkId work, Optional<Instant> before, Optional<Instant> after, boolean otherCrew, Set<PersonId> concerns) {}
+            WorkId work,
+            Optional<Instant> before,
+            Optional<Instant> after,
+            boolean otherCrew,
+            Set<PersonId> concerns) {}
 
     /** A changed margin; empty where the commitment is new, gone, or cannot be planned. */
     public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {}
@@ -53,7 +57,8 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
             }
         }
         for (Plan.Placed gone : old.values()) {
-            moved.add(new Moved(gone.work(), Optional.of(gone.start()), Optional.empty(), false, Set.copyOf(gone.crew())));
+            moved.add(new Moved(
+                    gone.work(), Optional.of(gone.start()), Optional.empty(), false, Set.copyOf(gone.crew())));
             toTell.addAll(gone.crew());
         }
         return new PlanDifference(List.copyOf(moved), margins(before, after), toTell);

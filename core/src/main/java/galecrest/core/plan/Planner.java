@@ -1,12 +1,10 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.LinkId;
 import galecrest.core.shop.Problem;
 import galecrest.core.shop.TieBreak;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -55,28 +53,24 @@ public final class Planner {
                 .min((a, b) -> a.score().compareTo(b.score()))
                 .orElseThrow();
         Schedule schedule = new Schedule(model);
-        schedule.generate(best.list(), best.early());
+        schedule.generate(best.list(), best.choices());
         return new Thought(
                 Finished.plan(schedule, new Scorer(model)),
-                guide(model, best),
+                Choices.guide(model, best.list(), best.choices()),
                 searches.stream().mapToLong(Search::steps).sum());
     }
 
     private static Search search(Model model, PlanOptions options, int number, Watch watch) {
         List<int[]> orders = orders(model, options);
-        boolean[] none = new boolean[model.network.risks];
-        Search search = new Search(model, orders.get(0), none, options.seed() * 31 + number);
-        List<boolean[]> risks = new ArrayList<>(List.of(none));
-        if (none.length > 0) {
-            boolean[] all = none.clone();
-            Arrays.fill(all, true);
-            risks.add(all);
-            options.guide().ifPresent(g -> risks.add(early(model, g)));
-        }
-        for (boolean[] risk : risks) {
+        List<boolean[]> choices = choices(model, options);
+        Search search = new Search(model, orders.get(0), choices.get(0), options.seed() * 31 + number);
+        for (boolean[] some : choices) {
             for (int i = 0; i < orders.size() && search.steps() < options.steps(); i++) {
-                search.offer(orders.get(i), risk);
+                search.offer(orders.get(i), some);
             }
+        }
+        for (int i = 0; i < orders.size() && search.steps() < options.steps(); i++) {
+            search.offerLetGo(orders.get(i));
         }
         if (search.steps() < options.steps()) {
             search.begin();
@@ -140,32 +134,17 @@ public final class Planner {
         return keys;
     }
 
-    static boolean[] early(Model model, Guide guide) {
-        Set<LinkId> ids = new HashSet<>(guide.early());
-        boolean[] early = new boolean[model.network.risks];
-        for (Network.Arc[] arcs : model.before) {
-            for (Network.Arc arc : arcs) {
-                if (arc.risk() >= 0) {
-                    early[arc.risk()] = ids.contains(arc.link().orElseThrow());
-                }
+    /** The choices to begin with: the guide's, keeping to what was told, and free, with at-risk starts and without. */
+    private static List<boolean[]> choices(Model model, PlanOptions options) {
+        List<boolean[]> choices = new ArrayList<>();
+        options.guide().ifPresent(g -> choices.add(Choices.of(model, g)));
+        boolean told = Arrays.stream(model.told).anyMatch(t -> t >= 0);
+        for (boolean atRisk : model.network.risks > 0 ? new boolean[] {false, true} : new boolean[] {false}) {
+            if (told) {
+                choices.add(Choices.of(model, atRisk, true, Set.of()));
             }
+            choices.add(Choices.of(model, atRisk, false, Set.of()));
         }
-        return early;
-    }
-
-    private static Guide guide(Model model, Population.Member member) {
-        List<LinkId> early = new ArrayList<>();
-        for (Network.Arc[] arcs : model.before) {
-            for (Network.Arc arc : arcs) {
-                if (arc.risk() >= 0 && member.early()[arc.risk()]) {
-                    early.add(arc.link().orElseThrow());
-                }
-            }
-        }
-        return new Guide(
-                Arrays.stream(member.list())
-                        .mapToObj(n -> model.network.works.get(n).id())
-                        .toList(),
-                early);
+        return choices;
     }
 }

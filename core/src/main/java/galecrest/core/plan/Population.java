@@ -16,7 +16,7 @@ final class Population {
     private final List<Member> members = new ArrayList<>();
 
     /** An order, how good it is, and a mark of its schedule by which doubles are known. */
-    record Member(int[] list, boolean[] early, Score score, long mark) {}
+    record Member(int[] list, boolean[] choices, Score score, long mark) {}
 
     Population(int most, SplittableRandom random) {
         this.most = most;

@@ -34,8 +34,8 @@ final class Schedule {
     final @Nullable String[] whyNot;
 
     final int[] waitsFor;
-    /** Which at-risk links may be started over. */
-    boolean[] early;
+    /** See {@link Choices}. */
+    boolean[] choices;
     /** The list that the schedule was made of. */
     int[] order;
 
@@ -69,7 +69,7 @@ final class Schedule {
                 missed[node] = new Cause();
             }
         }
-        early = new boolean[model.network.risks];
+        choices = Choices.none(model);
         order = new int[0];
         taken = new Taken(model);
         jobs = new JobFit(model, taken);
@@ -91,9 +91,9 @@ final class Schedule {
     }
 
     /** Makes the schedule of a list in which no node comes before one that it follows. */
-    void generate(int[] list, boolean[] risks) {
+    void generate(int[] list, boolean[] picked) {
         order = list;
-        early = risks;
+        choices = picked;
         taken.clear(model.shortestWork());
         for (int[] claim : model.stillCuring) {
             taken.cars[claim[0]].add(0, claim[3], claim[1], claim[2], -1, claim[4]);
@@ -123,6 +123,10 @@ final class Schedule {
                 return;
             }
         }
+        if (Choices.keeps(model, choices, node) && model.told[node] > startSlot) {
+            startSlot = model.told[node];
+            startCause.set(Cause.TOLD, -1, -1, startSlot);
+        }
         Task task = model.tasks[node];
         if (task instanceof Task.JobTask job) {
             place(node, job);
@@ -137,7 +141,7 @@ final class Schedule {
 
     /** Applies an arc to the start; false where its other end is not planned, so neither can this node be. */
     private boolean follow(int node, Network.Arc arc, int index) {
-        if (arc.risk() >= 0 && early[arc.risk()]) {
+        if (arc.risk() >= 0 && choices[arc.risk()]) {
             return true;
         }
         int from = arc.from();
@@ -172,7 +176,7 @@ final class Schedule {
 
     /** Whether the node goes ahead of an at-risk link. */
     boolean startsEarly(Network.Arc arc) {
-        if (arc.risk() < 0 || !early[arc.risk()] || !planned(arc.to())) {
+        if (arc.risk() < 0 || !choices[arc.risk()] || !planned(arc.to())) {
             return false;
         }
         int at = arc.type() == Link.Type.FINISH_FINISH ? end[arc.to()] : start[arc.to()];

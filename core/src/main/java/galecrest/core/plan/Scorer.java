@@ -11,6 +11,8 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -94,6 +96,19 @@ final class Scorer {
     /** The nodes that a commitment needs. */
     int[] needs(int commitment) {
         return dates[commitment].needs;
+    }
+
+    /** The builds with a date that the schedule has late. */
+    Set<Integer> lateBuilds(Schedule schedule) {
+        Set<Integer> late = new TreeSet<>();
+        for (int c = 0; c < dates.length; c++) {
+            if (late(c, schedule)) {
+                for (int node : dates[c].needs) {
+                    late.add(buildOf[node]);
+                }
+            }
+        }
+        return late;
     }
 
     /** Whether the schedule has the commitment late. */

@@ -1,6 +1,7 @@
 package galecrest.core.plan;
 
 import java.util.Arrays;
+import java.util.Set;
 import java.util.SplittableRandom;
 
 /**
@@ -42,14 +43,14 @@ final class Search {
     private boolean sorts;
 
     private int[] list;
-    private boolean[] early;
+    private boolean[] choices;
     private Score score;
     /** The best since the present beginning, and the best of all. */
     private Population.Member local;
 
     private Population.Member best;
 
-    Search(Model model, int[] first, boolean[] firstEarly, long seed) {
+    Search(Model model, int[] first, boolean[] firstChoices, long seed) {
         this.model = model;
         this.scorer = new Scorer(model);
         this.mirror = new Mirror(model, scorer);
@@ -58,9 +59,9 @@ final class Search {
         this.neighbours = new Neighbours(model, scorer, random);
         this.population = new Population(MEMBERS, random);
         list = first;
-        early = firstEarly;
-        score = make(first, firstEarly);
-        local = new Population.Member(first, firstEarly, score, Population.mark(schedule));
+        choices = firstChoices;
+        score = make(first, firstChoices);
+        local = new Population.Member(first, firstChoices, score, Population.mark(schedule));
         best = local;
     }
 
@@ -73,27 +74,39 @@ final class Search {
         return best;
     }
 
-    private Score make(int[] order, boolean[] risks) {
-        schedule.generate(order, risks);
+    private Score make(int[] order, boolean[] picked) {
+        schedule.generate(order, picked);
         steps++;
         return scorer.score(schedule);
     }
 
     /** Tries another order to begin with. */
-    void offer(int[] order, boolean[] risks) {
-        Score its = make(order, risks);
+    void offer(int[] order, boolean[] picked) {
+        Score its = make(order, picked);
         if (its.compareTo(best.score()) < 0) {
-            found(order, risks, its);
+            found(order, picked, its);
+        }
+    }
+
+    /** Tries an order with all kept to what was told but the builds whose dates that has late. */
+    void offerLetGo(int[] order) {
+        if (Arrays.stream(model.told).anyMatch(t -> t >= 0)) {
+            boolean atRisk = model.network.risks > 0 && best.choices()[0];
+            make(order, Choices.of(model, atRisk, true, Set.of()));
+            Set<Integer> late = scorer.lateBuilds(schedule);
+            if (!late.isEmpty()) {
+                offer(order, Choices.of(model, atRisk, true, late));
+            }
         }
     }
 
     /** Begins from the best order that was offered. */
     void begin() {
-        score = make(best.list(), best.early());
+        score = make(best.list(), best.choices());
         int[] sorted = neighbours.sorted(schedule, best.list());
-        sorts = make(sorted, best.early()).compareTo(score) <= 0;
-        score = make(best.list(), best.early());
-        settle(best.list(), best.early(), score);
+        sorts = make(sorted, best.choices()).compareTo(score) <= 0;
+        score = make(best.list(), best.choices());
+        settle(best.list(), best.choices(), score);
         passes();
         Arrays.fill(history, score);
     }
@@ -103,12 +116,12 @@ final class Search {
         for (int i = 0; i < PASSES; i++) {
             int[] next = Order.by(model, mirror.keys(schedule));
             steps++;
-            Score its = make(next, early);
+            Score its = make(next, choices);
             boolean helped = its.compareTo(score) < 0;
             if (its.compareTo(score) <= 0) {
                 score = its;
-                found(next, early, its);
-                settle(next, early, its);
+                found(next, choices, its);
+                settle(next, choices, its);
             }
             if (!helped) {
                 return;
@@ -121,18 +134,18 @@ final class Search {
         if (stale > patience * model.size) {
             anew();
         }
-        neighbours.change(list, early);
-        Score its = make(neighbours.list, neighbours.early);
+        neighbours.change(list, choices);
+        Score its = make(neighbours.list, neighbours.choices);
         int at = steps % memory;
         stale++;
         if (its.compareTo(score) <= 0 || its.compareTo(history[at]) <= 0) {
             int[] order = neighbours.list.clone();
-            boolean[] risks = neighbours.early.clone();
+            boolean[] picked = neighbours.choices.clone();
             if (its.compareTo(local.score()) < 0) {
                 stale = 0;
-                found(order, risks, its);
+                found(order, picked, its);
             }
-            settle(order, risks, its);
+            settle(order, picked, its);
         }
         if (score.compareTo(history[at]) < 0) {
             history[at] = score;
@@ -140,18 +153,18 @@ final class Search {
     }
 
     /** Keeps what was made last where it is the best since the beginning, or of all. */
-    private void found(int[] order, boolean[] risks, Score its) {
+    private void found(int[] order, boolean[] picked, Score its) {
         if (its.compareTo(local.score()) < 0) {
-            local = new Population.Member(order, risks, its, Population.mark(schedule));
+            local = new Population.Member(order, picked, its, Population.mark(schedule));
         }
         if (its.compareTo(best.score()) < 0) {
             best = local;
         }
     }
 
-    private void settle(int[] order, boolean[] risks, Score its) {
+    private void settle(int[] order, boolean[] picked, Score its) {
         score = its;
-        early = risks;
+        choices = picked;
         list = sorts ? neighbours.sorted(schedule, order) : order;
         neighbours.look(schedule, list);
     }
@@ -159,14 +172,14 @@ final class Search {
     private void anew() {
         population.add(local);
         int[] child;
-        boolean[] risks;
+        boolean[] picked;
         if (population.size() < FEW) {
             child = disturbed(best.list(), 0.5);
-            risks = best.early();
+            picked = best.choices();
         } else {
             Population.Member father = population.pick();
             Population.Member mother = population.pick();
-            risks = father.early();
+            picked = father.choices();
             child = father == mother
                     ? disturbed(father.list(), 0.2)
                     : population.cross(father.list(), mother.list(), Order.firstFree(model, father.list()));
@@ -174,10 +187,10 @@ final class Search {
         memory = MEMORIES[random.nextInt(MEMORIES.length)];
         patience = PATIENCES[random.nextInt(PATIENCES.length)];
         stale = 0;
-        score = make(child, risks);
-        local = new Population.Member(child, risks, score, Population.mark(schedule));
-        found(child, risks, score);
-        settle(child, risks, score);
+        score = make(child, picked);
+        local = new Population.Member(child, picked, score, Population.mark(schedule));
+        found(child, picked, score);
+        settle(child, picked, score);
         passes();
         Arrays.fill(history, score);
     }

@@ -30,7 +30,7 @@ public final class Simulation {
     private final Uncertain uncertain;
     private final ChanceOptions options;
     private final int[] order;
-    private final boolean[] early;
+    private final boolean[] choices;
     private final Model policy;
     private final int[][] finishes;
     private final int[][] onChain;
@@ -42,8 +42,9 @@ public final class Simulation {
         scorer = new Scorer(model);
         uncertain = new Uncertain(model, options);
         order = Order.by(model, Planner.keys(model, guide));
-        early = Planner.early(model, guide);
+        choices = Choices.of(model, guide);
         policy = model.copy(plainTasks());
+        Arrays.fill(policy.told, -1);
         assign(plan);
         finishes = new int[shop.commitments().size()][options.trials()];
         onChain = new int[shop.commitments().size()][model.size];
@@ -93,8 +94,8 @@ public final class Simulation {
             Schedule schedule = new Schedule(trial);
             int[][] chains = new int[onChain.length][model.size];
             for (int t = next.getAndIncrement(); t < options.trials() && !stopped[0]; t = next.getAndIncrement()) {
-                uncertain.draw(trial, t, early);
-                schedule.generate(order, early);
+                uncertain.draw(trial, t, choices);
+                schedule.generate(order, choices);
                 note(schedule, t, chains);
                 if (!goOn.test(done.incrementAndGet())) {
                     stopped[0] = true;

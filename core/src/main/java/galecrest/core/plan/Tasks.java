@@ -120,6 +120,18 @@ final class Tasks {
         return new Task.Exactly(pin.id(), slot);
     }
 
+    /** When each node was told to start; −1 where it was not, has started, or is away. */
+    int[] toldStarts() {
+        int[] starts = new int[network.size()];
+        for (int node = 0; node < starts.length; node++) {
+            Work work = network.works.get(node);
+            Plan.Placed placed = told.get(work);
+            boolean waits = placed != null && work.status() == Status.TODO && !network.isAway(node);
+            starts[node] = waits ? Math.max(-1, network.grid.atOrAfter(placed.start())) : -1;
+        }
+        return starts;
+    }
+
     static int cureHold(Job job) {
         return job.cureLock() == CureLock.WHOLE_CAR ? Stays.Claim.CURING_CAR : Stays.Claim.CURING_ZONE;
     }

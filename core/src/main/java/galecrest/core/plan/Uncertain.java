@@ -133,7 +133,7 @@ final class Uncertain {
     }
 
     /** Draws the figures of a trial into a copy of the model. */
-    void draw(Model trial, int number, boolean[] early) {
+    void draw(Model trial, int number, boolean[] choices) {
         long seed = options.seed();
         int[] ready = new int[parts.size()];
         for (int p = 0; p < ready.length; p++) {
@@ -156,7 +156,7 @@ final class Uncertain {
             }
         }
         for (Network.Arc arc : risks) {
-            if (early[arc.risk()]) {
+            if (choices[arc.risk()]) {
                 Link.Risk risk = links.get(arc.link().orElseThrow()).risk().orElseThrow();
                 long mark =
                         Luck.thing(Chance.What.AT_RISK, arc.link().orElseThrow().value());

@@ -97,7 +97,9 @@ final class Candidates {
         Instant last = commitment.due();
         for (WorkId id : chain) {
             Plan.Placed p = placed.get(id);
-            if (p != null && works.get(id).build().equals(commitment.build()) && p.ready().isAfter(last)) {
+            if (p != null
+                    && works.get(id).build().equals(commitment.build())
+                    && p.ready().isAfter(last)) {
                 last = p.ready();
             }
         }

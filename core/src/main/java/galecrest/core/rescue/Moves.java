@@ -38,9 +38,8 @@ public final class Moves {
     public static ShopSnapshot apply(ShopSnapshot shop, Move move) {
         if (move instanceof Move.Expedite m) {
             return shop.withParts(shop.parts().stream()
-                    .map(p -> p.id().equals(m.part())
-                            ? p.withArrival(p.arrival().map(Moves::sooner))
-                            : p)
+                    .map(p ->
+                            p.id().equals(m.part()) ? p.withArrival(p.arrival().map(Moves::sooner)) : p)
                     .toList());
         } else if (move instanceof Move.AskEarlier m) {
             return works(shop, w -> w.id().equals(m.outwork()) && w instanceof Outwork o ? sooner(o) : w);
@@ -66,8 +65,7 @@ public final class Moves {
             return works(shop, w -> w.essential() || w.status() != Status.TODO ? w : notBefore(w, m.until()));
         } else if (move instanceof Move.Park m) {
             return works(
-                    shop,
-                    w -> w.build().equals(m.build()) && w.status() == Status.TODO ? notBefore(w, m.until()) : w);
+                    shop, w -> w.build().equals(m.build()) && w.status() == Status.TODO ? notBefore(w, m.until()) : w);
         }
         Move.SwapEvent m = (Move.SwapEvent) move;
         return shop.withCommitments(shop.commitments().stream()
@@ -92,8 +90,8 @@ public final class Moves {
 
     private static Person extra(Person person, Move.ExtraShift move) {
         List<ShiftChange> changes = new ArrayList<>(person.changes());
-        changes.add(new ShiftChange(
-                ShiftChange.Kind.EXTRA, move.day(), move.day(), move.from(), move.to(), "extra shift"));
+        changes.add(
+                new ShiftChange(ShiftChange.Kind.EXTRA, move.day(), move.day(), move.from(), move.to(), "extra shift"));
         return new Person(person.id(), person.name(), person.skills(), person.shifts(), changes, person.costPerHour());
     }
 
@@ -101,9 +99,7 @@ public final class Moves {
         List<CrewPlace> crew = new ArrayList<>(job.crew());
         crew.add(new CrewPlace(crew.get(0).skill(), Level.LEARNER));
         Estimate e = job.estimate();
-        return job.withCrew(
-                crew,
-                Estimate.ofMinutes(shared(e.low()), shared(e.likely()), shared(e.high())));
+        return job.withCrew(crew, Estimate.ofMinutes(shared(e.low()), shared(e.likely()), shared(e.high())));
     }
 
     private static long shared(Minutes minutes) {
@@ -145,13 +141,18 @@ public final class Moves {
         if (move instanceof Move.ExtraShift m) {
             return Duration.between(m.from(), m.to()).toMinutes() / 60.0;
         } else if (move instanceof Move.SecondHand m) {
-            return 1 + work(shop, m.job()).map(j -> 0.2 * j.estimate().likely().hours()).orElse(0.0);
+            return 1
+                    + work(shop, m.job())
+                            .map(j -> 0.2 * j.estimate().likely().hours())
+                            .orElse(0.0);
         } else if (move instanceof Move.StartAtRisk m) {
             return shop.links().stream()
                     .filter(l -> l.id().equals(m.link()))
-                    .mapToDouble(l -> 1 + RISK * work(shop, l.then())
-                            .map(j -> j.estimate().likely().hours() / 2)
-                            .orElse(1.0))
+                    .mapToDouble(l -> 1
+                            + RISK
+                                    * work(shop, l.then())
+                                            .map(j -> j.estimate().likely().hours() / 2)
+                                            .orElse(1.0))
                     .sum();
         } else if (move instanceof Move.Park) {
             return 4;

@@ -40,7 +40,7 @@ public final class Rescue {
     private final Commitment commitment;
     private final ChanceOptions luck;
     private final Consumer<Progress> progress;
-    private Outcome before;
+    private final Outcome before;
     private int done;
     private int all;
 
@@ -96,26 +96,39 @@ public final class Rescue {
 
     private record Outcome(Plan plan, Guide guide, Chance chance) {}
 
-    private Rescue(ShopSnapshot shop, Commitment commitment, ChanceOptions luck, Consumer<Progress> progress) {
+    private Rescue(
+            ShopSnapshot shop,
+            Plan plan,
+            Guide guide,
+            Commitment commitment,
+            ChanceOptions luck,
+            Consumer<Progress> progress) {
         this.shop = shop;
         this.commitment = commitment;
         this.luck = luck;
         this.progress = progress;
-        this.before = outcome(shop, Optional.empty());
+        this.before = simulated(shop, plan, guide);
     }
 
     /**
      * All that helps, the most worth first; moves that win nothing are left out.
      *
+     * @param plan the present plan
+     * @param guide what it was made of
      * @param progress told after each try; ends it by throwing {@link Cancelled}
      */
     public static List<Tried> of(
-            ShopSnapshot shop, CommitmentId commitment, ChanceOptions luck, Consumer<Progress> progress) {
+            ShopSnapshot shop,
+            Plan plan,
+            Guide guide,
+            CommitmentId commitment,
+            ChanceOptions luck,
+            Consumer<Progress> progress) {
         Commitment which = shop.commitments().stream()
                 .filter(c -> c.id().equals(commitment))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("There is no commitment " + commitment + "."));
-        return new Rescue(shop, which, luck, progress).run();
+        return new Rescue(shop, plan, guide, which, luck, progress).run();
     }
 
     private List<Tried> run() {
@@ -143,9 +156,9 @@ public final class Rescue {
         for (Move move : moves) {
             changed = Moves.apply(changed, move);
         }
-        Tried result = compare(moves, outcome(changed, Optional.of(before.guide())));
-        boolean wins = won(result.marginBefore(), result.marginAfter(), result.chanceBefore(), result.chanceAfter())
-                > 0.001;
+        Tried result = compare(moves, outcome(changed));
+        boolean wins =
+                won(result.marginBefore(), result.marginAfter(), result.chanceBefore(), result.chanceAfter()) > 0.001;
         if (wins) {
             tried.add(result);
             tried.sort(Comparator.comparingDouble(Tried::worth).reversed());
@@ -154,11 +167,15 @@ public final class Rescue {
         progress.accept(new Progress(done, Math.max(all, done), List.copyOf(tried)));
     }
 
-    private Outcome outcome(ShopSnapshot changed, Optional<Guide> guide) {
-        var thought = Planner.think(changed, PlanOptions.interactive(changed).from(guide), (s, b) -> true);
-        Chance chance = Simulation.of(changed, thought.plan(), thought.guide(), luck, d -> true)
-                .orElseThrow();
-        return new Outcome(thought.plan(), thought.guide(), chance);
+    private Outcome outcome(ShopSnapshot changed) {
+        PlanOptions options = PlanOptions.interactive(changed).from(Optional.of(before.guide()));
+        var thought = Planner.think(changed, options, (s, b) -> true);
+        return simulated(changed, thought.plan(), thought.guide());
+    }
+
+    private Outcome simulated(ShopSnapshot changed, Plan plan, Guide guide) {
+        Chance chance = Simulation.of(changed, plan, guide, luck, d -> true).orElseThrow();
+        return new Outcome(plan, guide, chance);
     }
 
     private Tried compare(List<Move> moves, Outcome after) {
@@ -187,8 +204,8 @@ public final class Rescue {
                 + moves.stream().mapToDouble(m -> Moves.bother(shop, m)).sum();
         double won = won(mine.marginBefore(), mine.marginAfter(), mine.chanceBefore(), mine.chanceAfter());
         double lost = effects.stream()
-                .mapToDouble(e -> Math.min(
-                        0, won(e.marginBefore(), e.marginAfter(), e.chanceBefore(), e.chanceAfter())))
+                .mapToDouble(
+                        e -> Math.min(0, won(e.marginBefore(), e.marginAfter(), e.chanceBefore(), e.chanceAfter())))
                 .sum();
         return new Tried(
                 moves,

@@ -319,6 +319,7 @@ public record Board(
             int missing,
             double hardLateness,
             double promisedLateness,
+            double bufferEaten,
             double followLate,
             double atRisk,
             double churn,

@@ -475,6 +475,7 @@ final class BoardAssembly {
                 s.missing(),
                 s.hardLateness(),
                 s.promisedLateness(),
+                s.bufferEaten(),
                 s.followLate(),
                 s.atRisk(),
                 s.churn(),

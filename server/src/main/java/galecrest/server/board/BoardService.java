@@ -97,10 +97,7 @@ public class BoardService {
         return difference.moved().stream()
                 .filter(m -> m.concerns().contains(id))
                 .map(m -> new Change(
-                        m.work().value(),
-                        m.before().orElse(null),
-                        m.after().orElse(null),
-                        words.moved(m)))
+                        m.work().value(), m.before().orElse(null), m.after().orElse(null), words.moved(m)))
                 .toList();
     }
 
@@ -125,5 +122,9 @@ public class BoardService {
             List<Change> changes) {}
 
     /** A piece of work that was told otherwise. */
-    public record Change(String workId, @Nullable Instant before, @Nullable Instant after, String said) {}
+    public record Change(
+            String workId,
+            @Nullable Instant before,
+            @Nullable Instant after,
+            String said) {}
 }

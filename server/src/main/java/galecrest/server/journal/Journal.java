@@ -65,16 +65,21 @@ public class Journal {
         List<Entry> drafts = db.sql("""
                         select c.id, c.at, c.actor, c.summary, false as undone, false as undoes from change c
                         where c.draft and c.at > :since and not exists (select 1 from change u where u.undoes = c.id)
-                        order by c.id desc""").param("since", Timestamp.from(since)).query(Entry.class).list();
+                        order by c.id desc""")
+                .param("since", Timestamp.from(since))
+                .query(Entry.class)
+                .list();
         if (drafts.isEmpty()) {
             throw new BadInput("draft", "There is no draft to drop: nothing but the record itself has changed.");
         }
-        change("dropped the draft", () -> drafts.forEach(draft -> {
-            revert(draft);
-            db.sql("update change set draft = false where id = :id")
-                    .param("id", draft.id())
-                    .update();
-        }));
+        change(
+                "dropped the draft",
+                () -> drafts.forEach(draft -> {
+                    revert(draft);
+                    db.sql("update change set draft = false where id = :id")
+                            .param("id", draft.id())
+                            .update();
+                }));
     }
 
     /** Puts back what a change did, within the change that is open. */

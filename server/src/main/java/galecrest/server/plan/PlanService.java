@@ -150,10 +150,8 @@ public class PlanService {
         Optional<PublishedRepository.Told> seen = published.seenBy(username);
         ShopSnapshot shop = current().shop();
         return new News(
-                last.map(PublishedRepository.Told::at),
-                last.flatMap(l -> seen.filter(s -> !s.id().equals(l.id()))
-                        .map(s -> PlanDifference.between(
-                                StillOpen.of(s.plan(), shop), StillOpen.of(l.plan(), shop)))));
+                last.map(PublishedRepository.Told::at), last.flatMap(l -> seen.filter(s -> !s.id().equals(l.id()))
+                        .map(s -> PlanDifference.between(StillOpen.of(s.plan(), shop), StillOpen.of(l.plan(), shop)))));
     }
 
     /** The account has seen what is published now. */

@@ -93,9 +93,7 @@ class PublishedRepository {
         try {
             db.sql("""
                             insert into plan_guide (guide) values (:guide::jsonb)
-                            on conflict (id) do update set guide = excluded.guide""")
-                    .param("guide", CORE.writeValueAsString(guide))
-                    .update();
+                            on conflict (id) do update set guide = excluded.guide""").param("guide", CORE.writeValueAsString(guide)).update();
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }

@@ -45,7 +45,6 @@ import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Timestamp;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;

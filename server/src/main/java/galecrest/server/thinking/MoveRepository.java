@@ -31,15 +31,14 @@ class MoveRepository {
         for (int i = 0; i < before.parts().size(); i++) {
             PartLine part = after.parts().get(i);
             if (!part.equals(before.parts().get(i))) {
-                part.arrival()
-                        .ifPresent(a -> db.sql("""
+                part.arrival().ifPresent(a -> db.sql("""
                                         update part set arrival_low = :low, arrival_likely = :likely,
                                             arrival_high = :high where id = :id""")
-                                .param("low", Timestamp.from(a.low()))
-                                .param("likely", Timestamp.from(a.likely()))
-                                .param("high", Timestamp.from(a.high()))
-                                .param("id", part.id().value())
-                                .update());
+                        .param("low", Timestamp.from(a.low()))
+                        .param("likely", Timestamp.from(a.likely()))
+                        .param("high", Timestamp.from(a.high()))
+                        .param("id", part.id().value())
+                        .update());
             }
         }
         for (int i = 0; i < before.works().size(); i++) {
@@ -52,14 +51,13 @@ class MoveRepository {
         for (int i = 0; i < before.links().size(); i++) {
             var link = after.links().get(i);
             if (!link.equals(before.links().get(i))) {
-                link.risk()
-                        .ifPresent(risk -> db.sql("""
+                link.risk().ifPresent(risk -> db.sql("""
                                         update link set risk_chance = :chance, risk_rework_minutes = :rework
                                         where id = :id""")
-                                .param("chance", risk.chance())
-                                .param("rework", risk.rework().value())
-                                .param("id", link.id().value())
-                                .update());
+                        .param("chance", risk.chance())
+                        .param("rework", risk.rework().value())
+                        .param("id", link.id().value())
+                        .update());
             }
         }
         for (int i = 0; i < before.commitments().size(); i++) {
@@ -101,7 +99,9 @@ class MoveRepository {
                     .param("backHigh", time(back.map(b -> b.high()).orElse(null)))
                     .param("id", is.id().value())
                     .update();
-        } else if (is instanceof Job job && was instanceof Job old && !job.crew().equals(old.crew())) {
+        } else if (is instanceof Job job
+                && was instanceof Job old
+                && !job.crew().equals(old.crew())) {
             int place = job.crew().size() - 1;
             db.sql("insert into job_place values (:id, :place, :skill, :least)")
                     .param("id", job.id().value())
@@ -109,7 +109,8 @@ class MoveRepository {
                     .param("skill", job.crew().get(place).skill())
                     .param("least", job.crew().get(place).least().name())
                     .update();
-            db.sql("update job set low_minutes = :low, likely_minutes = :likely, high_minutes = :high where work_id = :id")
+            db.sql(
+                            "update job set low_minutes = :low, likely_minutes = :likely, high_minutes = :high where work_id = :id")
                     .param("low", job.estimate().low().value())
                     .param("likely", job.estimate().likely().value())
                     .param("high", job.estimate().high().value())

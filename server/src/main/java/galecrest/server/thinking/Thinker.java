@@ -143,8 +143,7 @@ class Thinker {
 
     private @Nullable Object chance() {
         PlanService.Current now = plans.current();
-        return Simulation.of(
-                        now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goOn)
+        return Simulation.of(now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goOn)
                 .map(c -> OddsView.of(now.change(), now.shop(), c))
                 .orElse(null);
     }
@@ -154,6 +153,8 @@ class Thinker {
         AtomicReference<RescueView> last = new AtomicReference<>();
         Rescue.of(
                 now.shop(),
+                now.plan(),
+                now.guide(),
                 new CommitmentId(thought.subject()),
                 ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
                 progress -> {

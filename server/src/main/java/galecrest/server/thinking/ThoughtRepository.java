@@ -8,7 +8,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -54,7 +53,9 @@ class ThoughtRepository {
 
     /** Asks for the odds of the record as it is, unless that was asked already; older questions are dropped. */
     void askChance() {
-        long change = db.sql("select coalesce(max(id), 0) from change").query(Long.class).single();
+        long change = db.sql("select coalesce(max(id), 0) from change")
+                .query(Long.class)
+                .single();
         boolean known = db.sql("select exists (select 1 from thought where kind = 'CHANCE' and change_id >= :change)")
                 .param("change", change)
                 .query(Boolean.class)
@@ -75,7 +76,10 @@ class ThoughtRepository {
                             where state = 'WAITING' or state = 'RUNNING' and beat < clock_timestamp() - %s
                             order by kind = 'HARDER', kind = 'RESCUE', asked_at
                             limit 1 for update skip locked)
-                        returning *""".formatted(SILENT)).param("worker", worker).query(this::row).optional();
+                        returning *""".formatted(SILENT))
+                .param("worker", worker)
+                .query(this::row)
+                .optional();
         claimed.ifPresent(t -> tell(t.id()));
         return claimed;
     }

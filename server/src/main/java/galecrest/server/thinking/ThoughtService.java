@@ -91,7 +91,8 @@ class ThoughtService {
         }
         List<Move> wanted;
         try {
-            wanted = core.treeToValue(tried.get("moves"), RescueView.MoveList.class).moves();
+            wanted = core.treeToValue(tried.get("moves"), RescueView.MoveList.class)
+                    .moves();
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The moves cannot be read.", e);
         }

@@ -1,0 +1,86 @@
+import { Link } from 'react-router'
+import { type Commitment, useBoard } from '../api/board'
+import type { Schemas } from '../api/client'
+import { useOdds } from '../api/thinking'
+import { OddsMark } from '../ui/OddsMark'
+import { when } from '../ui/say'
+import { Rescue } from './Rescue'
+import { Spread } from './Spread'
+
+const DRIVERS = 4
+/** A driver that explains less is not worth naming. */
+const WEAK = 0.1
+
+/** A date looked at closely: its chain in a sentence, its odds, what drives them, what would help. */
+export function DateSheet({
+  date,
+  account,
+  onClose,
+}: {
+  date: Commitment
+  account: Schemas['Account']
+  onClose: () => void
+}) {
+  const { board, work } = useBoard()
+  const { view, of } = useOdds()
+  const odds = of.get(date.id)
+  const late = (date.marginMinutes ?? -1) < 0
+  const old = view !== undefined && view.change < board.change
+  return (
+    <section
+      className="panel"
+      aria-label={`Chain of ${date.name}`}
+      style={{
+        borderColor: late ? 'var(--hot)' : 'var(--ink)',
+        padding: '7px 12px',
+        marginBottom: 6,
+        fontSize: 13.5,
+      }}
+    >
+      <button className="link" style={{ float: 'right' }} onClick={onClose}>
+        close
+      </button>
+      <span className={late ? 'strong hot' : 'strong'}>{date.sentence}</span>{' '}
+      <span className="soft">
+        {[...date.chain].reverse().map((id, i) => (
+          <span key={id}>
+            {i > 0 && ' → '}
+            <Link to={`/build/${work.get(id)?.buildId}?work=${id}`}>{work.get(id)?.name}</Link>
+          </span>
+        ))}
+      </span>
+      {odds && view && (
+        <div style={{ display: 'flex', gap: 24, marginTop: 8, flexWrap: 'wrap' }}>
+          <Spread date={date} odds={odds} now={board.now} zone={board.zone} />
+          <div style={{ flex: 1, minWidth: 240 }}>
+            <OddsMark chance={odds.chance} size="large" />{' '}
+            <span className="soft small">
+              give or take {Math.max(0.1, Math.round(odds.error * 1000) / 10)} points by the sample
+            </span>
+            <div className="soft small" style={{ marginTop: 6 }}>
+              what moves it most
+            </div>
+            <ul style={{ margin: 0, paddingLeft: 16 }}>
+              {odds.drivers
+                .filter((d) => d.correlation > WEAK)
+                .slice(0, DRIVERS)
+                .map((d) => (
+                  <li key={d.id}>
+                    {d.said} <span className="soft small">{Math.round(d.correlation * 100)}</span>
+                  </li>
+                ))}
+              {!odds.drivers.some((d) => d.correlation > WEAK) && (
+                <li className="soft">nothing in particular</li>
+              )}
+            </ul>
+            <div className="soft small" style={{ marginTop: 6 }}>
+              {view.trials} trials, reckoned for {when(view.madeFor, board.now, board.zone)}
+              {old && '; being reckoned anew'}
+            </div>
+          </div>
+        </div>
+      )}
+      <Rescue date={date} account={account} />
+    </section>
+  )
+}

@@ -1,0 +1,70 @@
+import { Button, Modal, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+
+/** The draft against what people were told, by person or by car; publish it, or drop what is only about the plan. */
+export function WhatMoved({
+  opened,
+  account,
+  onClose,
+}: {
+  opened: boolean
+  account: Schemas['Account']
+  onClose: () => void
+}) {
+  const { draft } = useBoard().board
+  const [by, setBy] = useState('person')
+  const { send, busy } = useSend()
+  const groups = by === 'person' ? draft.byPerson : draft.byCar
+  const done = (path: '/api/plan/publish' | '/api/plan/discard') =>
+    void send(async () => {
+      await dataOf(client.POST(path))
+      onClose()
+    })
+  return (
+    <Modal opened={opened} onClose={onClose} title="What moved since people were told" size="lg">
+      {draft.thawed.length > 0 && (
+        <div className="panel" style={{ borderColor: 'var(--hot)', marginBottom: 10 }}>
+          <span className="strong hot">Frozen, but it could not stay:</span>
+          {draft.thawed.map((line) => (
+            <div key={line}>{line}</div>
+          ))}
+        </div>
+      )}
+      <SegmentedControl
+        value={by}
+        onChange={setBy}
+        data={[
+          { value: 'person', label: 'By person' },
+          { value: 'car', label: 'By car' },
+        ]}
+      />
+      {groups.map((group) => (
+        <section key={group.name} style={{ marginTop: 10 }}>
+          <h3 style={{ margin: 0, fontSize: 15 }}>{group.name}</h3>
+          <ul style={{ margin: '2px 0 0', paddingLeft: 18 }}>
+            {group.said.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {groups.length === 0 && <p className="soft">Nothing. People work to this plan.</p>}
+      {account.role === 'MANAGER' && (
+        <div style={{ display: 'flex', gap: 8, marginTop: 16 }}>
+          <Button loading={busy} disabled={draft.moved === 0} onClick={() => done('/api/plan/publish')}>
+            Publish
+          </Button>
+          <Button variant="default" loading={busy} onClick={() => done('/api/plan/discard')}>
+            Drop the draft
+          </Button>
+          <span className="soft small" style={{ alignSelf: 'center' }}>
+            Dropping takes back pins and moves that were tried; what happened in the shop stays.
+          </span>
+        </div>
+      )}
+    </Modal>
+  )
+}
