@@ -123,10 +123,6 @@ final class Schedule {
                 return;
             }
         }
-        if (Choices.keeps(model, choices, node) && model.told[node] > startSlot) {
-            startSlot = model.told[node];
-            startCause.set(Cause.TOLD, -1, -1, startSlot);
-        }
         Task task = model.tasks[node];
         if (task instanceof Task.JobTask job) {
             place(node, job);
@@ -204,12 +200,25 @@ final class Schedule {
             return;
         }
         jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
+        if (jobs.bestCrew != null && waitsAsTold(node, jobs.bestStart)) {
+            jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
+        }
         if (jobs.bestCrew == null) {
             whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
             return;
         }
         take(node, job);
         jobCause(node, work);
+    }
+
+    /** Whether the node could start sooner than people were told but keeps to that; then that bounds it. */
+    private boolean waitsAsTold(int node, int could) {
+        if (!Choices.keeps(model, choices, node) || model.told[node] <= could) {
+            return false;
+        }
+        startSlot = model.told[node];
+        startCause.set(Cause.TOLD, -1, -1, startSlot);
+        return true;
     }
 
     private void jobCause(int node, int work) {
@@ -309,7 +318,11 @@ final class Schedule {
     }
 
     private void place(int node, Task.TripTask trip) {
-        if (!trips.find(trip, node, startSlot, endSlot)) {
+        boolean found = trips.find(trip, node, startSlot, endSlot);
+        if (found && !trip.away() && waitsAsTold(node, trips.leaves)) {
+            found = trips.find(trip, node, startSlot, endSlot);
+        }
+        if (!found) {
             whyNot[node] = trips.whyNot;
             return;
         }
@@ -336,7 +349,11 @@ final class Schedule {
         int from = task.exactly() == null
                 ? startSlot
                 : Math.max(startSlot, task.exactly().slot());
-        if (!drivesFit.find(task, from, endSlot)) {
+        boolean found = drivesFit.find(task, from, endSlot);
+        if (found && waitsAsTold(node, drivesFit.stretches[0])) {
+            found = drivesFit.find(task, Math.max(from, startSlot), endSlot);
+        }
+        if (!found) {
             whyNot[node] = "Nobody with the skill " + task.skill()
                     + " has room for the drives within the time that is planned ahead.";
             return;
