@@ -1,4 +1,4 @@
-import { Button, NumberInput, Select, TextInput } from '@mantine/core'
+import { Button, NumberInput, Radio, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -87,14 +87,11 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopForm']; changes: bool
           description="1 is today. More: hands can rely on the week; less: the plan answers sooner. It only gives way where it cannot be otherwise, and then says so."
           {...form.getInputProps('frozenDays')}
         />
-        <Select
-          label="Between cars, all else being equal"
-          mt={8}
-          allowDeselect={false}
-          description={TIES.find((t) => t.value === form.values.tieBreak)?.why}
-          data={TIES}
-          {...form.getInputProps('tieBreak')}
-        />
+        <Radio.Group label="Between cars, all else being equal" mt={8} {...form.getInputProps('tieBreak')}>
+          {TIES.map((tie) => (
+            <Radio key={tie.value} value={tie.value} label={tie.label} description={tie.why} mt={6} />
+          ))}
+        </Radio.Group>
         <NumberInput
           label="Chance that outside work comes back wrong"
           mt={8}

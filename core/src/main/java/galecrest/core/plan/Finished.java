@@ -127,7 +127,7 @@ final class Finished {
                         ? "before that instant it cannot start: "
                         : "it cannot start exactly then: ";
                 brokenPins.put(job.exactly().pin(), when + said(node, missed));
-            } else if (broke) {
+            } else if (broke && job.told() != null && job.told().frozen()) {
                 thawed.add(new Plan.Thawed(work.id(), said(node, missed)));
             }
         } else if (task instanceof Task.TripTask trip && trip.exactly() != null) {

@@ -137,13 +137,17 @@ final class Model {
         }
     }
 
+    private static boolean frozen(Task.JobTask job) {
+        return job.told() != null && job.told().frozen();
+    }
+
     private int[] ranks() {
         int[] ranks = new int[size];
         int[] order = network.inOrder();
         for (int i = order.length - 1; i >= 0; i--) {
             int node = order[i];
             boolean leads = Arrays.stream(after[node]).anyMatch(a -> ranks[a.to()] == 2);
-            boolean fixed = tasks[node] instanceof Task.JobTask job && (job.exactly() != null || job.told() != null)
+            boolean fixed = tasks[node] instanceof Task.JobTask job && (job.exactly() != null || frozen(job))
                     || tasks[node] instanceof Task.TripTask trip && trip.exactly() != null
                     || tasks[node] instanceof Task.DriveTask drive && drive.exactly() != null;
             ranks[node] = network.isAway(node)

@@ -196,7 +196,7 @@ final class Schedule {
             return;
         }
         int work = model.work[node];
-        if (job.exactly() != null && exactly(node, job, work) || job.told() != null && asTold(node, job, work)) {
+        if (job.exactly() != null && exactly(node, job, work) || staysAsTold(node, job) && asTold(node, job, work)) {
             return;
         }
         jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
@@ -219,6 +219,10 @@ final class Schedule {
         startSlot = model.told[node];
         startCause.set(Cause.TOLD, -1, -1, startSlot);
         return true;
+    }
+
+    private boolean staysAsTold(int node, Task.JobTask job) {
+        return job.told() != null && (job.told().frozen() || Choices.keeps(model, choices, node));
     }
 
     private void jobCause(int node, int work) {

@@ -15,7 +15,7 @@ sealed interface Task {
      * @param cureHold how its curing claims the car, a hold of {@link Stays.Claim}; −1 for not at all
      * @param stations where it can be done; {@code {-1}} for no station
      * @param exactly the pin to an exact start, with its slot
-     * @param told where people have been told it starts soon; it stays there if it can
+     * @param told when, where and by whom people have been told it is done
      * @param never why it cannot be done at all
      */
     record JobTask(
@@ -81,6 +81,6 @@ sealed interface Task {
     /** A pin to an exact start. */
     record Exactly(PinId pin, int slot) {}
 
-    /** What people have been told of a job that starts within the frozen days. */
-    record Told(int slot, Crew crew, int station) {}
+    /** What people have been told of a job; within the frozen days it stays so if it can. */
+    record Told(int slot, Crew crew, int station, boolean frozen) {}
 }

@@ -136,14 +136,14 @@ final class Tasks {
         return job.cureLock() == CureLock.WHOLE_CAR ? Stays.Claim.CURING_CAR : Stays.Claim.CURING_ZONE;
     }
 
-    /** What people were told of the job, where it begins within the frozen days and still could be so. */
+    /** What people were told of the job, where it still could be so. */
     private Task.@Nullable Told told(Job job, List<Crew> able, int[] stations) {
         Plan.Placed placed = told.get(job);
         if (placed == null || job.status() != Status.TODO) {
             return null;
         }
         int slot = network.grid.atOrAfter(placed.start());
-        if (slot >= frozenUntil || network.grid.atOrBefore(placed.end()) <= 0) {
+        if (network.grid.atOrBefore(placed.end()) <= 0) {
             return null;
         }
         boolean known = placed.crew().stream()
@@ -162,7 +162,7 @@ final class Tasks {
             return null;
         }
         int from = slot >= 0 ? slot : crew.hours(station, false).next(0);
-        return new Task.Told(from, crew, station);
+        return new Task.Told(from, crew, station, slot < frozenUntil);
     }
 
     private static boolean going(Job job) {

@@ -161,12 +161,13 @@ class ThinkingTest extends ServerTest {
     void whatASilentInstanceLeftIsTakenOver() throws Exception {
         String date =
                 find("commitments", "name", "Rolling road slot").path("id").asText();
+        String left = "left" + System.nanoTime();
         db.sql("""
                         insert into thought (id, kind, subject, change_id, asked_by, asked_at, state, worker, beat)
-                        values ('left', 'RESCUE', :date, 1, 'Mara', now(), 'RUNNING', 'the dead', now() - interval '1 minute')
-                        """).param("date", date).update();
-        await(() -> thought("left").path("state").asText().equals("DONE"));
-        assertThat(thought("left").path("rescue").path("done").asInt()).isPositive();
+                        values (:id, 'RESCUE', :date, 1, 'Mara', now(), 'RUNNING', 'the dead', now() - interval '1 minute')
+                        """).param("id", left).param("date", date).update();
+        await(() -> thought(left).path("state").asText().equals("DONE"));
+        assertThat(thought(left).path("rescue").path("done").asInt()).isPositive();
     }
 
     @Test

@@ -1,0 +1,97 @@
+package galecrest.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.time.LocalDateTime;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A part slips, the odds fall, a rescue is tried and published, a hand's phone shows what changed. */
+class RescueTest extends BrowserTest {
+    private static final int PATIENCE_MILLIS = 90_000;
+
+    private static LocatorAssertions.ContainsTextOptions patiently() {
+        return new LocatorAssertions.ContainsTextOptions().setTimeout(PATIENCE_MILLIS);
+    }
+
+    private static double percent(String text) {
+        return Double.parseDouble(text.replaceAll("[^0-9]", ""));
+    }
+
+    /** The odds on the date's sheet, once they are those of the record as it is. */
+    private static double odds(Locator sheet) {
+        assertThat(sheet)
+                .containsText(Pattern.compile("trials, reckoned for [^;]*$|reckoned for \\S+What"), patiently());
+        return percent(sheet.locator("[title^='kept in']").first().textContent());
+    }
+
+    @Test
+    void oddsFallARescueIsTriedAndPublished() {
+        Page bo = phone("bo");
+        assertThat(region(bo, "Next")).isVisible();
+        Page mara = manager();
+        mara.locator("button.stand[aria-label^='112 ']").click();
+        Locator sheet = region(mara, "Car sheet");
+        assertThat(sheet).containsText("Rolling road slot");
+        sheet.locator("a[title^='What drives it']").click();
+        Locator date = region(mara, "Chain of Rolling road slot");
+        double before = odds(date);
+
+        // Its part comes five days later: the odds fall.
+        mara.navigate(address("/walk"));
+        mara.locator("button.stand[aria-label^='112 ']").click();
+        mara.getByText("Open the build").click();
+        region(mara, "Parts").getByText("driveshaft right").first().click();
+        Locator likely = mara.getByLabel("Likely", new Page.GetByLabelOptions().setExact(true));
+        LocalDateTime arrives = LocalDateTime.parse(likely.inputValue()).plusDays(5);
+        mara.getByLabel("Latest", new Page.GetByLabelOptions().setExact(true)).fill(arrives.plusDays(2).toString());
+        likely.fill(arrives.toString());
+        button(mara, "Save").click();
+        assertThat(mara.getByText("driveshaft right now arrives").first()).isVisible();
+        mara.keyboard().press("w");
+        mara.locator("button.stand[aria-label^='112 ']").click();
+        sheet.locator("a[title^='What drives it']").click();
+        double fallen = odds(date);
+        assertThat(fallen).isLessThan(before);
+
+        // What would help: at least four kinds of move, with what each does to the other dates.
+        Locator help = region(mara, "What would help");
+        button(mara, "Try everything that could").click();
+        assertThat(help).containsText("Try everything again", patiently());
+        TreeSet<String> kinds = new TreeSet<>();
+        for (String words : help.locator("tbody td:first-child").allTextContents()) {
+            kinds.add(words.split(" ")[0]);
+        }
+        assertThat(kinds).as("kinds of move by their first word").hasSizeGreaterThanOrEqualTo(4);
+        assertThat(help.locator("tbody tr").first()).containsText(Pattern.compile("%|none suffers"));
+
+        // One is tried: the odds rise.
+        help.locator("tbody tr")
+                .first()
+                .getByText("Try", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(mara.getByText(Pattern.compile("Mara tried: ")).first()).isVisible();
+        mara.waitForTimeout(700);
+        assertThat(odds(date)).isGreaterThan(fallen);
+
+        // What moved is read by car, and published; the phone shows it.
+        button(mara, "What moved").click();
+        mara.getByText("By car", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(mara.getByRole(com.microsoft.playwright.options.AriaRole.DIALOG))
+                .containsText("112 Sarrow hatch");
+        mara.getByRole(com.microsoft.playwright.options.AriaRole.DIALOG)
+                .getByText("Publish")
+                .click();
+        assertThat(mara.getByText(Pattern.compile("as Mara told people"))).isVisible();
+        Locator news = region(bo, "What changed");
+        assertThat(news).isVisible();
+        assertThat(news).containsText(Pattern.compile("from|new|by others"));
+        button(bo, "Seen").click();
+        assertThat(news).isHidden();
+    }
+}
