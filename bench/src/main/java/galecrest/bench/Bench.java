@@ -1,10 +1,17 @@
 package galecrest.bench;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
-/** The yardsticks: {@code ./galecrest bench} measures the demo shop, {@code bench plan FILE…} plans snapshots. */
+/**
+ * The yardsticks: {@code ./galecrest bench [FOLDER]} measures all of them and writes docs/benchmarks.md, with the classic
+ * instances of a folder; {@code bench plan FILE…} plans files.
+ */
 public final class Bench {
     private Bench() {}
 
@@ -12,7 +19,14 @@ public final class Bench {
         if (args.length > 0 && args[0].equals("plan")) {
             System.exit(PlanFiles.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
         }
-        DemoReplan.run();
+        Optional<Path> instances = Stream.of(args)
+                .filter(a -> !a.startsWith("--"))
+                .findFirst()
+                .map(Path::of)
+                .or(() -> Optional.of(Path.of("..", "shared", "data", "plan")))
+                .filter(Files::isDirectory);
+        List<String> rows = Yardsticks.measure(instances);
+        DemoReplan.run(rows);
         System.exit(0);
     }
 }

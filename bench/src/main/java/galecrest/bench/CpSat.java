@@ -55,8 +55,7 @@ public final class CpSat {
 
     private CpSat(ShopSnapshot shop) {
         this.shop = shop;
-        this.horizon =
-                shop.works().stream().mapToInt(w -> slots((Job) w)).sum() + 2000;
+        this.horizon = shop.works().stream().mapToInt(w -> slots((Job) w)).sum() + 2000;
     }
 
     /** Solves a reduced shop within so many seconds; empty where nothing was found. */
@@ -117,9 +116,7 @@ public final class CpSat {
                 if (commitment.needs(work)) {
                     model.addGreaterOrEqual(
                             late,
-                            LinearExpr.newBuilder()
-                                    .add(ends.get(work.id()))
-                                    .add(-slot(commitment.due())));
+                            LinearExpr.newBuilder().add(ends.get(work.id())).add(-slot(commitment.due())));
                 }
             }
             lateness.addTerm(late, Math.round(commitment.weight()));
@@ -176,8 +173,8 @@ public final class CpSat {
                     return new Plan.Outlook(
                             new CommitmentId(c.id().value()),
                             Optional.of(finish),
-                            Optional.of(Minutes.of(
-                                    Duration.between(finish, c.due()).toMinutes())),
+                            Optional.of(
+                                    Minutes.of(Duration.between(finish, c.due()).toMinutes())),
                             List.of(last.id()),
                             List.of());
                 })

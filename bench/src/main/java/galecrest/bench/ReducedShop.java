@@ -104,8 +104,7 @@ public final class ReducedShop {
                     Optional.empty(),
                     Optional.empty()));
             if (last[b] >= 0 && random.nextInt(3) > 0) {
-                links.add(Link.finishStart(
-                        new LinkId("l" + j), new WorkId("j" + last[b]), new WorkId("j" + j)));
+                links.add(Link.finishStart(new LinkId("l" + j), new WorkId("j" + last[b]), new WorkId("j" + j)));
             }
             if (atStation) {
                 // Jobs of one car may share a station, which a general solver is not told of: they follow one another.

@@ -27,7 +27,9 @@ class AgainstCpSatTest {
             Plan plan = Planner.plan(shop, PlanOptions.thorough(2_000, 1));
             assertThat(PlanAudit.violations(shop, plan)).isEmpty();
             double lateness = plan.score().hardLateness();
-            assertThat(lateness).as("never below a proven optimum, seed " + seed).isGreaterThan(optimum.lateness() - NOISE);
+            assertThat(lateness)
+                    .as("never below a proven optimum, seed " + seed)
+                    .isGreaterThan(optimum.lateness() - NOISE);
             found += lateness < optimum.lateness() + NOISE ? 1 : 0;
         }
         assertThat(found).isGreaterThanOrEqualTo((int) Math.ceil(0.95 * SHOPS));

@@ -14,8 +14,7 @@ import org.junit.jupiter.api.Test;
 /** Classic instances through the planner's ordinary entry. */
 class InstancesTest {
     /** Fisher and Thompson (1963), six jobs on six machines; optimum 55. */
-    private static final String FT06 =
-            """
+    private static final String FT06 = """
             6 6
             2 1 0 3 1 6 3 7 5 3 4 6
             1 8 2 5 4 10 5 10 0 10 3 4
@@ -26,8 +25,7 @@ class InstancesTest {
             """;
 
     /** Two activities that do not fit side by side, one after them, in PSPLIB's format: 3 + 4 + 2, checked by hand. */
-    private static final String SMALL =
-            """
+    private static final String SMALL = """
             ************************************************************************
             PRECEDENCE RELATIONS:
             jobnr.    #modes  #successors   successors

@@ -46,10 +46,14 @@ class RescueTest extends BrowserTest {
         mara.navigate(address("/walk"));
         mara.locator("button.stand[aria-label^='112 ']").click();
         mara.getByText("Open the build").click();
-        region(mara, "Parts").getByText("driveshaft right").first().click();
+        region(mara, "Parts")
+                .getByText("driveshaft right", new Locator.GetByTextOptions().setExact(true))
+                .first()
+                .click();
         Locator likely = mara.getByLabel("Likely", new Page.GetByLabelOptions().setExact(true));
         LocalDateTime arrives = LocalDateTime.parse(likely.inputValue()).plusDays(5);
-        mara.getByLabel("Latest", new Page.GetByLabelOptions().setExact(true)).fill(arrives.plusDays(2).toString());
+        mara.getByLabel("Latest", new Page.GetByLabelOptions().setExact(true))
+                .fill(arrives.plusDays(2).toString());
         likely.fill(arrives.toString());
         button(mara, "Save").click();
         assertThat(mara.getByText("driveshaft right now arrives").first()).isVisible();

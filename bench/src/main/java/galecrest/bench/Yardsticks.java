@@ -1,0 +1,197 @@
+package galecrest.bench;
+
+import galecrest.core.audit.PlanAudit;
+import galecrest.core.audit.Violation;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.plan.ChanceOptions;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.Planner;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.Simulation;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Measures the planner against its yardsticks: classic instances, a large shop, growth, a general solver. */
+final class Yardsticks {
+    private static final long ENDLESS = Long.MAX_VALUE / 64;
+    private static final long SEED = 1;
+    private static final int BUILDS = 12;
+    private static final int JOBS = 83;
+
+    private final List<String> rows = new ArrayList<>();
+
+    /** One row of the table: what, what must be reached, what was measured. */
+    private void row(String what, String must, String measured) {
+        String row = "| " + what + " | " + must + " | " + measured + " |";
+        System.out.println(row);
+        rows.add(row);
+    }
+
+    static List<String> measure(Optional<Path> instances) {
+        Yardsticks yardsticks = new Yardsticks();
+        instances.ifPresent(yardsticks::classics);
+        yardsticks.largeShop();
+        yardsticks.growth();
+        yardsticks.generalSolver();
+        return yardsticks.rows;
+    }
+
+    private static Plan within(ShopSnapshot shop, double seconds) {
+        long end = System.nanoTime() + (long) (seconds * 1e9);
+        Plan plan = Planner.think(shop, PlanOptions.thorough(ENDLESS, SEED), (s, b) -> System.nanoTime() < end)
+                .plan();
+        audited(shop, plan);
+        return plan;
+    }
+
+    private static void audited(ShopSnapshot shop, Plan plan) {
+        List<Violation> violations = PlanAudit.violations(shop, plan);
+        if (!violations.isEmpty()) {
+            throw new IllegalStateException("The plan breaks rules: " + violations);
+        }
+    }
+
+    private void classics(Path folder) {
+        Map<String, Integer> best = new HashMap<>();
+        for (String line : lines(folder.resolve("optima.csv"))) {
+            String[] fields = line.split(",");
+            if (fields.length > 3 && fields[3].matches("\\d+")) {
+                best.put(fields[0], Integer.parseInt(fields[3]));
+            }
+        }
+        ShopSnapshot small = read(folder.resolve("ft06.txt"));
+        within(small, 1);
+        row("job-shop 6×6", "55 within 1 s", Instances.makespan(within(small, 1)) + " in 1 s");
+        row(
+                "job-shop 10×10",
+                "≤ 948 within 5 s, aim ≤ 939",
+                Instances.makespan(within(read(folder.resolve("ft10.txt")), 5)) + " in 5 s");
+        family(folder, best, "g30", 1, "30 activities", "mean ≤ 0.5 % above the best known, 1 s each, aim 0.2 %");
+        family(folder, best, "g60", 2, "60 activities", "mean ≤ 2 %, 2 s each, aim 1 %");
+        family(folder, best, "g120", 5, "120 activities", "mean ≤ 4 %, 5 s each, aim 2 %");
+    }
+
+    private void family(
+            Path folder, Map<String, Integer> best, String family, double seconds, String what, String must) {
+        double sum = 0;
+        int count = 0;
+        int below = 0;
+        for (Path file : files(folder, family + "_")) {
+            String name = file.getFileName().toString().replace(".sm", "");
+            long makespan = Instances.makespan(within(read(file), seconds));
+            sum += 100.0 * (makespan - best.get(name)) / best.get(name);
+            below += makespan < best.get(name) ? 1 : 0;
+            count++;
+        }
+        row(
+                what,
+                must,
+                String.format(Locale.ROOT, "%.2f %% over %d, %d below the best known", sum / count, count, below));
+    }
+
+    private static List<String> lines(Path file) {
+        try {
+            return Files.readAllLines(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static List<Path> files(Path folder, String beginning) {
+        try (Stream<Path> all = Files.list(folder)) {
+            return all.filter(f -> f.getFileName().toString().startsWith(beginning))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static ShopSnapshot read(Path file) {
+        return Instances.read(String.join("\n", lines(file)));
+    }
+
+    private void largeShop() {
+        ShopSnapshot bare = BigShop.of(BUILDS, JOBS, SEED);
+        var first = Planner.think(bare, PlanOptions.interactive(bare), (s, b) -> true);
+        ShopSnapshot shop = bare.withPublished(first.plan());
+        Optional<galecrest.core.plan.Guide> guide = Optional.of(first.guide());
+        ShopSnapshot[] edited = new ShopSnapshot[1];
+        Plan[] last = new Plan[1];
+        Times edits = Times.of(30, 60, round -> {
+            var work = shop.works().get(round * 7 % shop.works().size());
+            edited[0] = shop.withPins(List.of(
+                    new Pin.NotBefore(new PinId("bench"), work.id(), shop.now().plus(Duration.ofDays(2)))));
+            last[0] = Planner.plan(edited[0], PlanOptions.interactive(edited[0]).from(guide));
+        });
+        audited(edited[0], last[0]);
+        String size = "12 builds, " + shop.works().size() + " jobs, 8 people";
+        row(
+                size + ": one edit to a new plan, in process",
+                "median ≤ 150 ms",
+                String.format(Locale.ROOT, "median %.0f ms, p95 %.0f ms", edits.median(), edits.p95()));
+        Times trials = Times.of(
+                1,
+                5,
+                round -> Simulation.of(shop, first.plan(), first.guide(), ChanceOptions.of(1000, SEED, 2), d -> true));
+        row(
+                "the same shop, 1,000 Monte Carlo trials",
+                "≤ 4 s on two cores",
+                String.format(Locale.ROOT, "median %.1f s", trials.median() / 1000));
+    }
+
+    private void growth() {
+        ShopSnapshot thousand = BigShop.of(BUILDS, JOBS, SEED);
+        ShopSnapshot tenThousand = BigShop.of(10 * BUILDS, JOBS, SEED);
+        Times small = Times.of(30, 20, round -> Planner.plan(thousand, PlanOptions.once()));
+        Times large = Times.of(4, 5, round -> Planner.plan(tenThousand, PlanOptions.once()));
+        row(
+                "growth: constructive plan of 10,000 jobs against 1,000",
+                "within 12×",
+                String.format(
+                        Locale.ROOT,
+                        "%.1f× (%.0f ms, %.0f ms)",
+                        large.median() / small.median(),
+                        large.median(),
+                        small.median()));
+    }
+
+    private void generalSolver() {
+        double ours = 0;
+        double theirs = 0;
+        int proven = 0;
+        int shops = 6;
+        double solverSeconds = 20;
+        for (int seed = 0; seed < shops; seed++) {
+            ShopSnapshot shop = ReducedShop.of(1000L + seed, 60, 8, 5);
+            CpSat.Found found = CpSat.solve(shop, solverSeconds).orElseThrow();
+            audited(shop, found.plan());
+            proven += found.optimal() ? 1 : 0;
+            theirs += found.lateness();
+            ours += within(shop, solverSeconds / 10).score().hardLateness();
+        }
+        row(
+                "against OR-Tools CP-SAT: 60 jobs, weighted lateness",
+                "within 1 % of its best in a tenth of its time",
+                String.format(
+                        Locale.ROOT,
+                        "%+.2f %% (%.1f h against %.1f h over %d shops, %d proven; 2 s against 20 s)",
+                        100 * (ours - theirs) / theirs,
+                        ours,
+                        theirs,
+                        shops,
+                        proven));
+    }
+}
