@@ -3,9 +3,10 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { type Problem, upload } from '../api/client'
 import { useSend } from '../api/send'
+import { Calendars } from './Calendars'
 
 /** The shop as a snapshot: out as a file, in from one where the shop is empty. */
-export function Exchange() {
+export function Exchange({ changes }: { changes: boolean }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const [file, setFile] = useState<File | null>(null)
@@ -39,6 +40,11 @@ export function Exchange() {
         </Button>
         <a href="/api/snapshot.schema.json">Its schema</a>
       </Group>
+      <p>The plan as it is now, with crews, stations and reasons, for a spreadsheet:</p>
+      <Button component="a" href="/api/plan.csv" variant="default">
+        Export the plan
+      </Button>
+      {changes && <Calendars />}
       <FileInput
         mt="lg"
         label="Import a snapshot"

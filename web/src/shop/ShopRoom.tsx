@@ -41,7 +41,7 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
           <Rules changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="exchange">
-          <Exchange />
+          <Exchange changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="journal">
           <JournalList />

@@ -33,6 +33,30 @@ final class DriveFit {
         return driver >= 0;
     }
 
+    /** Whether the drives can be just as people were told; then they are the ones found. */
+    boolean asTold(Task.DriveTask task, int from, int endNotBefore) {
+        int[] told = task.told();
+        if (told.length == 0 || task.drivers().length == 0 || told[0] < from || told[told.length - 1] < endNotBefore) {
+            return false;
+        }
+        int someone = task.drivers()[0];
+        SlotWindows hours = model.calendars.person(model.pools.anyOf(someone));
+        for (int i = 0; i < told.length; i += 2) {
+            boolean in = told[i + 1] - told[i] == task.length()
+                    && hours.next(told[i]) == told[i]
+                    && hours.windowEnd(told[i]) >= told[i + 1];
+            Usage busy = taken.pools[someone];
+            if (!in
+                    || busy.crowded(busy.stepAt(told[i]), told[i + 1], 0) >= 0
+                    || taken.cars[task.build()].conflict(told[i], told[i + 1], Stays.Claim.AWAY, 0, -1) >= 0) {
+                return false;
+            }
+        }
+        driver = someone;
+        stretches = told;
+        return true;
+    }
+
     private boolean drives(Task.DriveTask task, int someone, int from, int endNotBefore) {
         found = new int[2 * task.drives()];
         int slot = from;

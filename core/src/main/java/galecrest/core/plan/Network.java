@@ -20,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The open work of a snapshot as a network: numbered nodes, the arcs between them, and what bounds each from outside.
@@ -43,7 +42,7 @@ final class Network {
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
     final Map<WorkId, Integer> index = new HashMap<>();
     int risks;
-    private @Nullable Map<BuildId, List<Integer>> commitments;
+    private final Map<BuildId, List<Integer>> commitments = new HashMap<>();
     private final Map<PersonId, Integer> people;
     private final Map<StationId, Integer> stations;
     private final Map<BuildId, Integer> builds;
@@ -65,6 +64,16 @@ final class Network {
         this.people = numbered(shop.people(), p -> p.id());
         this.stations = numbered(shop.stations(), s -> s.id());
         this.builds = numbered(shop.builds(), b -> b.id());
+        shop.builds().forEach(b -> commitments.put(b.id(), new ArrayList<>()));
+        for (int c = 0; c < shop.commitments().size(); c++) {
+            var commitment = shop.commitments().get(c);
+            if (commitment.works().isEmpty()) {
+                commitments.get(commitment.build()).add(c);
+            } else {
+                int number = c;
+                commitments.values().forEach(list -> list.add(number));
+            }
+        }
         this.works =
                 shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
         this.done = shop.works().stream().filter(w -> w.status() == Status.DONE).toList();
@@ -201,19 +210,6 @@ final class Network {
 
     /** The numbers of the commitments that could concern the work: those of its build, and those that name works. */
     List<Integer> commitmentsAbout(Work work) {
-        if (commitments == null) {
-            commitments = new HashMap<>();
-            shop.builds().forEach(b -> commitments.put(b.id(), new ArrayList<>()));
-            for (int c = 0; c < shop.commitments().size(); c++) {
-                var commitment = shop.commitments().get(c);
-                if (commitment.works().isEmpty()) {
-                    commitments.get(commitment.build()).add(c);
-                } else {
-                    int number = c;
-                    commitments.values().forEach(list -> list.add(number));
-                }
-            }
-        }
         return commitments.get(work.build());
     }
 

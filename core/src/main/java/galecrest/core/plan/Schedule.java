@@ -354,8 +354,11 @@ final class Schedule {
                 ? startSlot
                 : Math.max(startSlot, task.exactly().slot());
         boolean found = drivesFit.find(task, from, endSlot);
-        if (found && waitsAsTold(node, drivesFit.stretches[0])) {
-            found = drivesFit.find(task, Math.max(from, startSlot), endSlot);
+        if (found && Choices.keeps(model, choices, node) && task.exactly() == null) {
+            boolean waits = waitsAsTold(node, drivesFit.stretches[0]);
+            found = drivesFit.asTold(task, from, endSlot)
+                    || !waits
+                    || drivesFit.find(task, Math.max(from, startSlot), endSlot);
         }
         if (!found) {
             whyNot[node] = "Nobody with the skill " + task.skill()

@@ -66,12 +66,17 @@ sealed interface Task {
             String vendorName)
             implements Task {}
 
-    /** Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one). */
+    /**
+     * Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one).
+     *
+     * @param told the drives that people were told, by the first driver; empty where they were not told just so
+     */
     record DriveTask(
             int build,
             int drives,
             int length,
             int[] drivers,
+            int[] told,
             @Nullable Exactly exactly,
             String skill) implements Task {}
 

@@ -15,6 +15,7 @@ import galecrest.core.shop.Station;
 import galecrest.core.time.Minutes;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -93,7 +94,16 @@ final class Tasks {
             }
         }
         Build build = network.shop.builds().get(network.buildOf(job));
-        List<Crew> able = never.isPresent() ? List.of() : crews(job, people);
+        List<Crew> able = new ArrayList<>(never.isPresent() ? List.of() : crews(job, people));
+        Task.Told told = told(job, able, stations);
+        if (told != null) {
+            // Of what is as good, what people were told.
+            able.remove(told.crew());
+            able.add(0, told.crew());
+            stations = IntStream.concat(
+                            IntStream.of(told.station()), IntStream.of(stations).filter(s -> s != told.station()))
+                    .toArray();
+        }
         boolean locks = job.onCar() && job.cureLock() != CureLock.NOTHING;
         return new Task.JobTask(
                 network.buildOf(job),
@@ -107,7 +117,7 @@ final class Tasks {
                 able.toArray(Crew[]::new),
                 stations,
                 exactly,
-                exactly == null ? told(job, able, stations) : null,
+                exactly == null ? told : null,
                 never.orElse(null));
     }
 
@@ -304,9 +314,36 @@ final class Tasks {
                 network.buildOf(work),
                 work.drives(),
                 Grid.slotsFor(work.perDay().value()),
-                Arrays.stream(drivers).distinct().toArray(),
+                Arrays.stream(drivers)
+                        .distinct()
+                        .boxed()
+                        .sorted(Comparator.comparing(pool -> !toldDriver(work, pool)))
+                        .mapToInt(Integer::intValue)
+                        .toArray(),
+                toldDrives(work),
                 exactly,
                 work.driver().skill());
+    }
+
+    /** The drives that people were told, where all are still to come. */
+    private int[] toldDrives(RunningIn work) {
+        Plan.Placed placed = told.get(work);
+        if (placed == null
+                || placed.at().size() != work.drives()
+                || network.grid.atOrAfter(placed.start()) < 0
+                || placed.crew().size() != 1) {
+            return new int[0];
+        }
+        return placed.at().stream()
+                .flatMapToInt(s -> IntStream.of(network.grid.atOrAfter(s.from()), network.grid.atOrBefore(s.to())))
+                .toArray();
+    }
+
+    private boolean toldDriver(RunningIn work, int pool) {
+        Plan.Placed placed = told.get(work);
+        return placed != null
+                && placed.crew()
+                        .contains(network.shop.people().get(pools.anyOf(pool)).id());
     }
 
     private boolean drives(RunningIn work, int person) {

@@ -52,16 +52,24 @@ class SearchTest {
         assertThat(Duration.between(shop.now(), finish)).isEqualTo(Duration.ofMinutes(12 * 30));
     }
 
-    @Property(tries = 60)
-    void whereNothingChangedNobodyIsToldOtherwise(@ForAll @LongRange(min = 0) long seed) {
-        ShopSnapshot shop = RandomShops.shop(seed * 3 + 1, 20);
-        var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        ShopSnapshot told = shop.withPublished(thought.plan());
-        Plan again = Planner.plan(told, PlanOptions.interactive(told).from(Optional.of(thought.guide())));
-        assertThat(again.score()).isLessThanOrEqualTo(thought.plan().score());
-        if (again.score().churn() == 0) {
-            assertThat(PlanDifference.between(thought.plan(), again).moved()).isEmpty();
+    /** A plan made again may be better, but where it is not, it is the same to the minute. */
+    @Test
+    void whereNothingChangedNobodyIsToldOtherwise() {
+        int same = 0;
+        for (int seed = 0; seed < 60; seed++) {
+            ShopSnapshot shop = RandomShops.shop(seed * 3L + 1, 20);
+            var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
+            ShopSnapshot told = shop.withPublished(thought.plan());
+            Plan again = Planner.plan(told, PlanOptions.interactive(told).from(Optional.of(thought.guide())));
+            assertThat(PlanAudit.violations(told, again)).isEmpty();
+            assertThat(again.score()).isLessThanOrEqualTo(thought.plan().score());
+            if (again.score().compareTo(thought.plan().score()) == 0) {
+                assertThat(PlanDifference.between(thought.plan(), again).moved())
+                        .isEmpty();
+                same++;
+            }
         }
+        assertThat(same).isGreaterThan(30);
     }
 
     @Test

@@ -1,0 +1,70 @@
+package galecrest.server.told;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class ToldController {
+    private static final MediaType CALENDAR = new MediaType("text", "calendar", StandardCharsets.UTF_8);
+
+    private final ToldService told;
+
+    ToldController(ToldService told) {
+        this.told = told;
+    }
+
+    record FeedForm(FeedRepository.Kind kind, String subject) {}
+
+    record FeedView(String token, FeedRepository.Kind kind, String subject) {}
+
+    /** Where the calendar can be read, from the root of the server. */
+    record AddedFeed(String path) {}
+
+    @GetMapping("/api/feeds")
+    List<FeedView> feeds() {
+        return told.feeds().stream()
+                .map(f -> new FeedView(f.token(), f.kind(), f.subject()))
+                .toList();
+    }
+
+    @PostMapping("/api/feeds")
+    AddedFeed add(@RequestBody FeedForm form) {
+        return new AddedFeed("/feeds/" + told.addFeed(form.kind(), form.subject()) + ".ics");
+    }
+
+    @DeleteMapping("/api/feeds/{token}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@PathVariable String token) {
+        told.removeFeed(token);
+    }
+
+    /** The calendar of a private link; nothing tells an unknown link from a revoked one. */
+    @GetMapping("/feeds/{token}.ics")
+    ResponseEntity<String> calendar(@PathVariable String token) {
+        return told.calendar(token)
+                .map(text -> ResponseEntity.ok()
+                        .contentType(CALENDAR)
+                        .header(HttpHeaders.CACHE_CONTROL, "private, max-age=300")
+                        .body(text))
+                .orElse(ResponseEntity.notFound().build());
+    }
+
+    @GetMapping(path = "/api/plan.csv", produces = "text/csv")
+    ResponseEntity<String> csv() {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"plan.csv\"")
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(told.csv());
+    }
+}
