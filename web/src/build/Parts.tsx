@@ -1,6 +1,7 @@
 import { Button, Group, Modal, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
+import { type PartNeed, useAhead } from '../api/ahead'
 import { type Car, type Part, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
@@ -13,9 +14,35 @@ interface Props {
   picked?: string
 }
 
+/** Until when the part can come without harm, and by when it must be ordered for that. */
+function Need({ need, arrival }: { need?: PartNeed; arrival?: string }) {
+  const { board } = useBoard()
+  if (!need) return null
+  const late = arrival !== undefined && arrival > need.neededAt
+  const over = (need.daysLeft ?? 0) < 0
+  return (
+    <div>
+      <span className={late ? 'hot' : 'soft'}>
+        {late ? 'comes after it is needed, ' : 'needed by '}
+        {when(need.neededAt, board.now, board.zone)}
+      </span>
+      {need.orderBy && (
+        <span className={over ? 'hot strong' : 'strong'}>
+          {' · '}
+          {over
+            ? 'should have been ordered by '
+            : `order within ${need.daysLeft} ${need.daysLeft === 1 ? 'day' : 'days'}, by `}
+          {when(need.orderBy, board.now, board.zone)}
+        </span>
+      )}
+    </div>
+  )
+}
+
 /** The parts of a car: what is here, what is on its way, what waits for it. */
 export function Parts({ car, changes, picked }: Props) {
   const { board, part, work } = useBoard()
+  const needs = useAhead(changes).part
   const [editing, setEditing] = useState<Part | 'new' | undefined>(picked ? part.get(picked) : undefined)
   const parts = board.parts.filter((p) => p.buildId === car.id)
   return (
@@ -61,6 +88,7 @@ export function Parts({ car, changes, picked }: Props) {
               {p.price !== undefined && ` · ${p.price.toFixed(2)}`}
               {p.neededBy.length > 0 && ` · for ${p.neededBy.map((w) => work.get(w)?.name).join(', ')}`}
             </div>
+            <Need need={needs.get(p.id)} arrival={p.arrivalLikely} />
             {p.pairedWith && (
               <div className="soft">
                 pair of {part.get(p.pairedWith)?.name}

@@ -13,6 +13,7 @@ import { LaneLabels } from './LaneLabels'
 import { lanesOf } from './lanes'
 import { Loads, loadsHeight } from './Loads'
 import { Patterns } from './Patterns'
+import { SkillWeeks } from './SkillWeeks'
 import { ScoreSheet } from './ScoreSheet'
 import { dayScale } from './scale'
 import { DAYS, DAYS_BEFORE, LABELS, MARGINS, TOP } from './sizes'
@@ -204,6 +205,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
         )}
         {picked && <WorkCard work={picked} account={account} onClose={() => put({ work: undefined })} />}
       </div>
+      <SkillWeeks asks={account.role !== 'HAND'} />
       <p className="soft small no-print">
         A rope is as thick as the hands at work. Dots cure, waves are outside the shop, a bare line waits, the
         tick is the date. Click a rope to open it, a margin for its chain; drag a job of an open rope to pin

@@ -1,5 +1,6 @@
 package galecrest.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -24,6 +25,7 @@ class Screenshots extends BrowserTest {
         door.navigate(address("/"));
         shot(door, "log-in");
         Page mara = manager();
+        mara.locator("[title^='kept in']").first().waitFor();
         shot(mara, "walkround");
         mara.keyboard().press("p");
         shot(mara, "runway");
@@ -31,6 +33,10 @@ class Screenshots extends BrowserTest {
         mara.getByTitle("Show the chain").nth(2).click();
         mara.locator("button[aria-expanded]").nth(2).click();
         shot(mara, "runway-open");
+        button(mara, "Try everything that could").click();
+        button(mara, "Try everything again").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
+        mara.locator("button[aria-expanded]").nth(2).click();
+        shot(mara, "rescue");
         mara.keyboard().press("b");
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("8 Vesk coupe");
         shot(mara, "build");

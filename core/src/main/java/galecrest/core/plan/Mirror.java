@@ -12,6 +12,8 @@ import java.util.Arrays;
  * the forward schedule; locks of curing are left out. It only makes an order, never a plan.
  */
 final class Mirror {
+    private static final int UNBOUND = -1;
+
     private final Model model;
     private final Scorer scorer;
     private final Model mirrored;
@@ -78,19 +80,20 @@ final class Mirror {
         for (int node = 0; node < model.size; node++) {
             last = forward.planned(node) ? Math.max(last, forward.ready[node]) : last;
         }
-        Arrays.fill(bound, horizon - last);
+        Arrays.fill(bound, UNBOUND);
         for (int c = 0; c < commitments; c++) {
             int finish = 0;
             for (int node : scorer.needs(c)) {
                 finish = forward.planned(node) ? Math.max(finish, forward.ready[node]) : finish;
             }
             for (int node : scorer.needs(c)) {
-                bound[node] = Math.max(bound[node], horizon - Math.max(finish, Math.min(due[c], last)));
+                bound[node] = Math.max(bound[node], horizon - Math.max(finish, due[c]));
             }
         }
         double[] late = new double[model.size];
         for (int node = 0; node < model.size; node++) {
             late[node] = forward.planned(node) ? -forward.ready[node] : 1;
+            bound[node] = bound[node] == UNBOUND ? horizon - last : bound[node];
             bound[node] += model.tasks[node] instanceof Task.JobTask job ? job.cure() : 0;
             if (!(model.tasks[node] instanceof Task.JobTask) && forward.planned(node)) {
                 mirrored.tasks[node] = block(node, forward);

@@ -16,11 +16,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class BoardController {
     private final BoardService boards;
+    private final AheadService ahead;
     private final PlanService plans;
     private final Journal journal;
 
-    BoardController(BoardService boards, PlanService plans, Journal journal) {
+    BoardController(BoardService boards, AheadService ahead, PlanService plans, Journal journal) {
         this.boards = boards;
+        this.ahead = ahead;
         this.plans = plans;
         this.journal = journal;
     }
@@ -31,6 +33,11 @@ class BoardController {
     @GetMapping("/board")
     Board board() {
         return boards.board();
+    }
+
+    @GetMapping("/ahead")
+    AheadService.Ahead ahead() {
+        return ahead.ahead();
     }
 
     @GetMapping("/my-day")

@@ -1,0 +1,109 @@
+package galecrest.core.plan;
+
+import static galecrest.core.plan.Shops.shop;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import galecrest.core.build.Job;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.parts.Arrival;
+import galecrest.core.parts.PartState;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Needed-at, order-by, latest starts and the load of skills, reckoned by hand and tried on random shops. */
+class NeedsTest {
+    /** Due Thursday 16:00, four hours of work after the part, 30 min to inspect it: it must be here Thursday 11:30. */
+    @Test
+    void aPartIsNeededInTimeForInspectionAndWork() {
+        Shops shops = shop().person("bo", "fit");
+        shops.part("flange", shops.instant(1, 12, 0), 30)
+                .job("fit it", "car", 240, "fit", Shops.JobShape.needs("flange"))
+                .due("test", "car", shops.instant(3, 16, 0));
+        ShopSnapshot shop = shops.snapshot();
+        var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
+        Needs needs = Needs.of(shop, thought.guide());
+        assertThat(needs.latestStarts().get(new WorkId("fit it"))).isEqualTo(shops.instant(3, 12, 0));
+        assertThat(needs.parts().get(0).neededAt()).isEqualTo(shops.instant(3, 11, 30));
+        assertThat(needs.parts().get(0).orderBy()).isEmpty();
+    }
+
+    /** Of a part not ordered that always takes two days, from Monday 8:00, the order may wait until Tuesday 12:00. */
+    @Test
+    void anOrderMayWaitUntilItsLeadTimeIsLeft() {
+        Shops shops = shop().person("bo", "fit");
+        shops.part("flange", shops.instant(2, 8, 0), 0)
+                .job("fit it", "car", 240, "fit", Shops.JobShape.needs("flange"))
+                .due("test", "car", shops.instant(3, 16, 0));
+        ShopSnapshot shop = shops.snapshot();
+        ShopSnapshot wanted = shop.withParts(List.of(new galecrest.core.parts.PartLine(
+                shop.parts().get(0).id(),
+                "flange",
+                PartState.WANTED,
+                Optional.of(Arrival.exactly(shops.instant(2, 8, 0))),
+                shop.parts().get(0).inspection(),
+                Optional.empty(),
+                Optional.empty())));
+        var thought = Planner.think(wanted, PlanOptions.interactive(wanted), (s, b) -> true);
+        Needs.PartNeed need = Needs.of(wanted, thought.guide()).parts().get(0);
+        assertThat(need.orderBy()).contains(shops.instant(1, 12, 0));
+        assertThat(need.daysLeft()).contains(2);
+    }
+
+    /** With one pair of hands two jobs cannot both wait until the last moment. */
+    @Test
+    void latestStartsKnowThePeople() {
+        Shops shops = shop().person("bo", "fit")
+                .job("a", "car", 240, "fit", Shops.JobShape.bench())
+                .job("b", "car", 240, "fit", Shops.JobShape.bench());
+        ShopSnapshot shop = shops.due("test", "car", shops.instant(1, 16, 0)).snapshot();
+        var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
+        List<Instant> starts = Needs.of(shop, thought.guide()).latestStarts().values().stream()
+                .sorted()
+                .toList();
+        assertThat(starts).containsExactly(shops.instant(1, 8, 0), shops.instant(1, 12, 0));
+    }
+
+    @Test
+    void nothingNeedsToStartBeforeItIsPlanned() {
+        for (long seed = 0; seed < 80; seed++) {
+            ShopSnapshot shop = RandomShops.shop(seed, 20);
+            var thought = Planner.think(shop, PlanOptions.interactive(shop).withSteps(20), (s, b) -> true);
+            Needs needs = Needs.of(shop, thought.guide());
+            for (Plan.Placed placed : thought.plan().placed()) {
+                Work work = shop.works().stream()
+                        .filter(w -> w.id().equals(placed.work()))
+                        .findFirst()
+                        .orElseThrow();
+                if (work instanceof Job && work.status() == Status.TODO) {
+                    assertThat(needs.latestStarts().get(placed.work())).isAfterOrEqualTo(placed.start());
+                }
+            }
+        }
+    }
+
+    /** Bo alone welds, 8 h a day: 36 h of a 40 h week is 90 % and makes welding the bottleneck. */
+    @Test
+    void theFullestSkillIsNamed() {
+        Shops shops = shop().person("bo", "weld").person("kit", "fit");
+        for (int i = 0; i < 6; i++) {
+            shops.job("weld" + i, "car", 360, "weld", Shops.JobShape.bench());
+        }
+        shops.job("fit", "car", 120, "fit", Shops.JobShape.bench());
+        ShopSnapshot shop = shops.snapshot();
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
+        List<SkillLoad> loads = SkillLoad.of(shop, plan, 2);
+        SkillLoad neck = SkillLoad.bottleneck(loads).orElseThrow();
+        assertThat(neck.skill()).isEqualTo("weld");
+        assertThat(neck.planned()).isEqualTo(36 * 60);
+        assertThat(neck.there()).isEqualTo(40 * 60);
+        assertThat(loads.stream()
+                        .filter(l -> l.skill().equals("fit"))
+                        .mapToInt(SkillLoad::planned)
+                        .sum())
+                .isEqualTo(120);
+    }
+}

@@ -1,0 +1,98 @@
+package galecrest.server.board;
+
+import galecrest.core.plan.Needs;
+import galecrest.core.plan.SkillLoad;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.plan.PlanService;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** What the plan asks of the days ahead: when parts are needed and must be ordered, which skill is short. */
+@Service
+public class AheadService {
+    private static final int WEEKS = 8;
+
+    private final PlanService plans;
+    private @Nullable Ahead known;
+
+    AheadService(PlanService plans) {
+        this.plans = plans;
+    }
+
+    /**
+     * What is asked.
+     *
+     * @param change the change of the record that it is for
+     * @param parts those not here, the soonest needed first
+     * @param bottleneck the fullest skill in a sentence; absent where none is full
+     */
+    public record Ahead(
+            long change,
+            Instant now,
+            List<PartNeed> parts,
+            List<LatestStart> latestStarts,
+            List<Skill> skills,
+            @Nullable String bottleneck) {}
+
+    /** See {@link Needs.PartNeed}. */
+    public record PartNeed(
+            String partId,
+            Instant neededAt,
+            @Nullable Instant orderBy,
+            @Nullable Integer daysLeft) {}
+
+    /** When a work must start at the latest without harm to a date. */
+    public record LatestStart(String workId, Instant at) {}
+
+    /** How loaded a skill is in a week; see {@link SkillLoad}. */
+    public record Skill(String skill, LocalDate week, int plannedMinutes, int thereMinutes) {}
+
+    @LeadOrManager
+    public synchronized Ahead ahead() {
+        PlanService.Current current = plans.current();
+        Ahead last = known;
+        if (last != null
+                && last.change() == current.change()
+                && last.now().equals(current.shop().now())) {
+            return last;
+        }
+        Needs needs = Needs.of(current.shop(), current.guide());
+        List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
+        Ahead fresh = new Ahead(
+                current.change(),
+                current.shop().now(),
+                needs.parts().stream()
+                        .map(p -> new PartNeed(
+                                p.part().value(),
+                                p.neededAt(),
+                                p.orderBy().orElse(null),
+                                p.daysLeft().orElse(null)))
+                        .sorted(java.util.Comparator.comparing(PartNeed::neededAt))
+                        .toList(),
+                needs.latestStarts().entrySet().stream()
+                        .map(e -> new LatestStart(e.getKey().value(), e.getValue()))
+                        .sorted(java.util.Comparator.comparing(LatestStart::workId))
+                        .toList(),
+                loads.stream()
+                        .map(l -> new Skill(l.skill(), l.week(), l.planned(), l.there()))
+                        .toList(),
+                SkillLoad.bottleneck(loads).map(AheadService::said).orElse(null));
+        known = fresh;
+        return fresh;
+    }
+
+    private static String said(SkillLoad load) {
+        return String.format(
+                Locale.ENGLISH,
+                "%s is the bottleneck: %d of %d h in the week of %s",
+                load.skill(),
+                load.planned() / 60,
+                load.there() / 60,
+                java.time.format.DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)
+                        .format(load.week()));
+    }
+}

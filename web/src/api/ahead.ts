@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { useBoard } from './board'
+import { client, dataOf, type Schemas } from './client'
+
+export type PartNeed = Schemas['PartNeed']
+
+/** What the plan asks of the days ahead: needs by part, latest starts by work, loads of skills. Not for hands. */
+export function useAhead(asks: boolean) {
+  const { board } = useBoard()
+  const query = useQuery({
+    queryKey: ['ahead', board.change, board.now],
+    queryFn: () => dataOf(client.GET('/api/ahead')),
+    placeholderData: (before) => before,
+    enabled: asks,
+  })
+  return useMemo(
+    () => ({
+      part: new Map((query.data?.parts ?? []).map((p) => [p.partId, p])),
+      latest: new Map((query.data?.latestStarts ?? []).map((l) => [l.workId, l.at])),
+      skills: query.data?.skills ?? [],
+      bottleneck: query.data?.bottleneck,
+    }),
+    [query.data],
+  )
+}
