@@ -26,7 +26,7 @@ export function SkillWeeks({ asks }: { asks: boolean }) {
           <tr>
             <th />
             {weeks.map((w) => (
-              <th key={w} className="right small">
+              <th key={w} className="small" style={{ textAlign: 'right' }}>
                 {day(`${w}T12:00:00Z`, board.zone).slice(4)}
               </th>
             ))}
