@@ -36,6 +36,7 @@ class Screenshots extends BrowserTest {
         button(mara, "Try everything that could").click();
         button(mara, "Try everything again").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         mara.locator("button[aria-expanded]").nth(2).click();
+        mara.evaluate("() => window.scrollTo(0, 0)");
         shot(mara, "rescue");
         mara.keyboard().press("b");
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("8 Vesk coupe");
