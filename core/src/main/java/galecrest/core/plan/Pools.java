@@ -7,7 +7,6 @@ import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -85,9 +84,5 @@ final class Pools {
     /** One person of the pool, for what all of them share. */
     int anyOf(int pool) {
         return members[pool][0];
-    }
-
-    int[] sizes() {
-        return Arrays.stream(members).mapToInt(m -> m.length).toArray();
     }
 }

@@ -54,10 +54,6 @@ final class Population {
         return members.get(Math.min(random.nextInt(members.size()), random.nextInt(members.size())));
     }
 
-    void clear() {
-        members.clear();
-    }
-
     /** A list with a stretch in the order of one parent between ends in the order of another. */
     int[] cross(int[] father, int[] mother, int free) {
         int size = father.length;

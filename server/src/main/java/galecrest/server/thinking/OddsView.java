@@ -1,6 +1,5 @@
 package galecrest.server.thinking;
 
-import galecrest.core.build.Commitment;
 import galecrest.core.plan.Chance;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
@@ -59,14 +58,5 @@ public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds
                                         .map(d -> new Driver(d.what(), d.id(), words.driver(d), d.correlation()))
                                         .toList()))
                         .toList());
-    }
-
-    /** A commitment by its place in the shop. */
-    static String name(ShopSnapshot shop, String commitment) {
-        return shop.commitments().stream()
-                .filter(c -> c.id().value().equals(commitment))
-                .map(Commitment::name)
-                .findFirst()
-                .orElse("?");
     }
 }
