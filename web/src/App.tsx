@@ -8,12 +8,25 @@ import { BuildRoom } from './build/BuildRoom'
 import { MyDay } from './day/MyDay'
 import { Runway } from './runway/Runway'
 import { ShopRoom } from './shop/ShopRoom'
+import { CustomerPage } from './customer/CustomerPage'
+import { DeskRoom } from './desk/DeskRoom'
+import { LedgerRoom } from './ledger/LedgerRoom'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
 import { Walkround } from './walkround/Walkround'
 
-/** The log-in, or the rooms of who is signed in. */
+/** The page of a customer, or the shop. */
 export function App() {
+  return (
+    <Routes>
+      <Route path="/c/:token" element={<CustomerPage />} />
+      <Route path="*" element={<Shop />} />
+    </Routes>
+  )
+}
+
+/** The log-in, or the rooms of who is signed in. */
+function Shop() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => dataOf(client.GET('/api/me')), staleTime: Infinity })
   if (me.isPending) return <Waiting />
   if (me.isError)
@@ -46,7 +59,9 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
           <Route path="/day" element={<MyDay account={account} />} />
           <Route path="/walk" element={<Walkround account={account} />} />
           <Route path="/runway" element={<Runway account={account} />} />
+          <Route path="/desk" element={<DeskRoom account={account} />} />
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
+          <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
           <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
           <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />
         </Routes>

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
+import { DESK } from './desk'
 import { client, dataOf, type Schemas } from './client'
 
 export type Odds = Schemas['Odds']
@@ -9,7 +10,7 @@ export type Tried = Schemas['Tried']
 const ODDS = ['odds']
 const THOUGHTS = ['thoughts']
 /** What is asked anew when the server tells of thinking. */
-export const THINKING = [ODDS, THOUGHTS]
+export const THINKING = [ODDS, THOUGHTS, DESK]
 /** Should a notice be lost, it is asked for after this long anyway. */
 const REFETCH_MILLIS = 20_000
 

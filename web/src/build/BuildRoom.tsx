@@ -16,6 +16,7 @@ import { NewBuild } from './NewBuild'
 import { OutworkDrawer } from './OutworkDrawer'
 import { OutworkList } from './OutworkList'
 import { Parts } from './Parts'
+import { Photos } from './Photos'
 import { RunningInDrawer } from './RunningInDrawer'
 
 /** One car: its stages and jobs, by zone on the car from above; dates, parts, outside work. */
@@ -26,7 +27,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const navigate = useNavigate()
   const [zone, setZone] = useState<ZoneName>()
   const [adding, setAdding] = useState<'job' | 'outwork' | 'running-in'>()
-  const [importing, setImporting] = useState(false)
+  const [importing, setImporting] = useState<'jobs' | 'parts'>()
   const [editing, setEditing] = useState(false)
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
   const changes = account.role !== 'HAND'
@@ -85,7 +86,11 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                 <Menu.Dropdown>
                   <Menu.Item onClick={() => setAdding('outwork')}>Add outside work</Menu.Item>
                   <Menu.Item onClick={() => setAdding('running-in')}>Add running-in</Menu.Item>
-                  <Menu.Item onClick={() => setImporting(true)}>Import a job sheet (CSV)</Menu.Item>
+                  <Menu.Item onClick={() => setImporting('jobs')}>Import a job sheet (CSV)</Menu.Item>
+                  <Menu.Item onClick={() => setImporting('parts')}>Import parts (CSV)</Menu.Item>
+                  <Menu.Item component="a" href={`/api/builds/${car.id}/parts.csv`}>
+                    Export the parts (CSV)
+                  </Menu.Item>
                   <Menu.Item component="a" href={`/api/builds/${car.id}/jobs.csv`}>
                     Export the job sheet (CSV)
                   </Menu.Item>
@@ -119,6 +124,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             changes={changes}
             onPick={(w) => setSearch({ work: w }, { replace: true })}
           />
+          <Photos car={car} manager={account.role === 'MANAGER'} />
         </div>
       </div>
       {(adding === 'job' || picked?.kind === 'JOB') && (
@@ -148,7 +154,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
           onClose={close}
         />
       )}
-      {importing && <ImportSheet car={car} onClose={() => setImporting(false)} />}
+      {importing && <ImportSheet car={car} kind={importing} onClose={() => setImporting(undefined)} />}
       {editing && (
         <CarForm car={car} onClose={() => setEditing(false)} onRemoved={() => navigate('/build')} />
       )}

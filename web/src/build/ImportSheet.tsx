@@ -7,10 +7,37 @@ import { work as length } from '../ui/say'
 
 const MOST_SHOWN = 60
 
-/** Reads a job sheet, shows what it would bring or what is wrong with it, and takes it whole or not at all. */
-export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void }) {
+/** One sheet of each kind: where it goes, what its lines show. */
+const KINDS = {
+  jobs: {
+    title: 'Import jobs into the',
+    label: 'Job sheet (CSV)',
+    cells: (l: Schemas['PreviewLine']) => [l.stage, l.job, length(l.likelyMinutes)],
+  },
+  parts: {
+    title: 'Import parts for the',
+    label: 'Parts (CSV)',
+    cells: (l: Schemas['PartLinePreview']) => [l.vendor, l.part, `${l.quantity} ×`],
+  },
+} as const
+
+interface Preview {
+  lines: { line: number }[]
+  problems: Schemas['Problem'][]
+}
+
+interface Props {
+  car: Car
+  kind: keyof typeof KINDS
+  onClose: () => void
+}
+
+/** Reads a sheet, shows what it would bring or what is wrong with it, and takes it whole or not at all. */
+export function ImportSheet({ car, kind, onClose }: Props) {
+  const said = KINDS[kind]
+  const cells = said.cells as (line: { line: number }) => string[]
   const [file, setFile] = useState<File | null>(null)
-  const [preview, setPreview] = useState<Schemas['Preview']>()
+  const [preview, setPreview] = useState<Preview>()
   const [error, setError] = useState<string>()
   const { send, busy } = useSend()
   const choose = async (chosen: File | null) => {
@@ -19,7 +46,7 @@ export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void })
     setError(undefined)
     if (!chosen) return
     const read = await send(
-      () => upload<Schemas['Preview']>(`/api/builds/${car.id}/jobs/preview`, chosen),
+      () => upload<Preview>(`/api/builds/${car.id}/${kind}/preview`, chosen),
       (problem) => {
         setError(problem.message)
         return true
@@ -30,7 +57,7 @@ export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void })
   const take = async () => {
     if (!file) return
     const done = await send(
-      () => upload<Schemas['Imported']>(`/api/builds/${car.id}/jobs/import`, file),
+      () => upload<object>(`/api/builds/${car.id}/${kind}/import`, file),
       (problem) => {
         setError(problem.message)
         return true
@@ -40,9 +67,9 @@ export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void })
   }
   const good = preview !== undefined && preview.problems.length === 0
   return (
-    <Modal opened onClose={onClose} title={`Import jobs into the ${car.name}`} size="lg">
+    <Modal opened onClose={onClose} title={`${said.title} ${car.name}`} size="lg">
       <FileInput
-        label="Job sheet (CSV)"
+        label={said.label}
         placeholder="choose a file"
         accept=".csv,text/csv"
         value={file}
@@ -50,7 +77,10 @@ export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void })
         onChange={(f) => void choose(f)}
         description={
           <>
-            UTF-8, at most 2 MB. <a href="/api/job-sheet-example.csv">An example to start from</a>
+            UTF-8, at most 2 MB.{' '}
+            <a href={kind === 'jobs' ? '/api/job-sheet-example.csv' : `/api/builds/${car.id}/parts.csv`}>
+              {kind === 'jobs' ? 'An example to start from' : 'What is there now, to start from'}
+            </a>
           </>
         }
       />
@@ -76,14 +106,16 @@ export function ImportSheet({ car, onClose }: { car: Car; onClose: () => void })
       )}
       {good && (
         <div style={{ marginTop: 12, maxHeight: 340, overflow: 'auto' }}>
-          <b>{preview.lines.length} jobs would be added</b>
+          <b>
+            {preview.lines.length} {kind} would be added
+          </b>
           <table className="plain">
             <tbody>
               {preview.lines.map((l) => (
                 <tr key={l.line}>
-                  <td className="soft">{l.stage}</td>
-                  <td>{l.job}</td>
-                  <td className="right">{length(l.likelyMinutes)}</td>
+                  <td className="soft">{cells(l)[0]}</td>
+                  <td>{cells(l)[1]}</td>
+                  <td className="right">{cells(l)[2]}</td>
                 </tr>
               ))}
             </tbody>

@@ -5,8 +5,9 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { instantOf, work as length } from '../ui/say'
+import { instantOf, localOf, work as length } from '../ui/say'
 import { CarFields, type CarValues, NEW_CAR } from './CarFields'
+import { PromiseDate } from './PromiseDate'
 
 type Kind = NonNullable<Schemas['NewBuildForm']['dateKind']>
 
@@ -102,6 +103,16 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
             />
             <TextInput label="When" type="datetime-local" {...date.getInputProps('due')} />
           </Group>
+          {template !== 'none' && (
+            <PromiseDate
+              template={template}
+              onPick={(at) => {
+                date.setFieldValue('due', localOf(at, board.zone))
+                date.setFieldValue('dateKind', 'PROMISE')
+                if (!date.values.dateName) date.setFieldValue('dateName', 'Hand-over')
+              }}
+            />
+          )}
           <Group mt={16} gap={8}>
             <Button type="submit" loading={busy}>
               Take it in

@@ -1,8 +1,5 @@
-import { Button } from '@mantine/core'
+import { Link } from 'react-router'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf } from '../api/client'
-import { useSend } from '../api/send'
-import { useWorkVerbs } from '../ui/verbs'
 import { when } from '../ui/say'
 
 interface Props {
@@ -14,8 +11,6 @@ interface Props {
 /** What other firms do on the car or on parts of it. */
 export function OutworkList({ car, changes, onPick }: Props) {
   const { board, vendor } = useBoard()
-  const { send } = useSend()
-  const verbs = useWorkVerbs()
   const works = board.works.filter((w) => w.buildId === car.id && w.kind === 'OUTWORK')
   if (works.length === 0) return null
   return (
@@ -42,24 +37,10 @@ export function OutworkList({ car, changes, onPick }: Props) {
             {w.placed?.slotMissed && <span className="hot"> misses its slot</span>}
             {w.cannot && <span className="hot">cannot be planned: {w.cannot}</span>}
           </div>
-          {changes && w.status === 'TODO' && (
-            <Button
-              size="compact-xs"
-              variant="default"
-              mt={4}
-              onClick={() =>
-                void send(() =>
-                  dataOf(client.POST('/api/outwork/{id}/send', { params: { path: { id: w.id } }, body: {} })),
-                )
-              }
-            >
-              It has left
-            </Button>
-          )}
-          {changes && w.status === 'STARTED' && (
-            <Button size="compact-xs" variant="default" mt={4} onClick={() => verbs.done(w.id)}>
-              It is back
-            </Button>
+          {changes && w.status !== 'DONE' && (
+            <Link to={`/desk?outwork=${w.id}`}>
+              {w.status === 'TODO' ? 'checklist and sending out' : 'it is back'}
+            </Link>
           )}
         </div>
       ))}

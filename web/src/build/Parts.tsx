@@ -1,4 +1,14 @@
-import { Button, Group, Modal, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core'
+import {
+  Button,
+  Checkbox,
+  Group,
+  Modal,
+  MultiSelect,
+  NumberInput,
+  Select,
+  Textarea,
+  TextInput,
+} from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type PartNeed, useAhead } from '../api/ahead'
@@ -41,7 +51,7 @@ function Need({ need, arrival }: { need?: PartNeed; arrival?: string }) {
 
 /** The parts of a car: what is here, what is on its way, what waits for it. */
 export function Parts({ car, changes, picked }: Props) {
-  const { board, part, work } = useBoard()
+  const { board, part, work, vendor } = useBoard()
   const needs = useAhead(changes).part
   const [editing, setEditing] = useState<Part | 'new' | undefined>(picked ? part.get(picked) : undefined)
   const parts = board.parts.filter((p) => p.buildId === car.id)
@@ -62,7 +72,7 @@ export function Parts({ car, changes, picked }: Props) {
       </h2>
       {parts.length === 0 && <span className="soft small">No parts are waited for.</span>}
       {parts.map((p) => {
-        const here = p.state === 'ACCEPTED' || p.state === 'FITTED'
+        const here = ['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(p.state)
         return (
           <div key={p.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }} className="small">
             {changes ? (
@@ -84,7 +94,9 @@ export function Parts({ car, changes, picked }: Props) {
               </span>
             )}
             <div className="soft">
-              {p.supplier}
+              {p.quantity > 1 && `${p.quantity} × · `}
+              {vendor.get(p.vendorId ?? '')?.name}
+              {p.own && 'the customer brings it'}
               {p.price !== undefined && ` · ${p.price.toFixed(2)}`}
               {p.neededBy.length > 0 && ` · for ${p.neededBy.map((w) => work.get(w)?.name).join(', ')}`}
             </div>
@@ -118,7 +130,12 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
     initialValues: {
       name: part?.name ?? '',
       state: part?.state ?? ('ORDERED' as Part['state']),
-      supplier: part?.supplier ?? '',
+      vendorId: part?.vendorId ?? null,
+      quantity: (part?.quantity ?? 1) as number | string,
+      own: part?.own ?? false,
+      specification: part?.specification ?? '',
+      kit: part?.kit ?? '',
+      tracking: part?.tracking ?? '',
       price: (part?.price ?? '') as number | string,
       arrivalLow: localOf(part?.arrivalLow, board.zone),
       arrivalLikely: localOf(part?.arrivalLikely, board.zone),
@@ -153,7 +170,12 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
       buildId: car.id,
       name: v.name,
       state: v.state,
-      supplier: v.supplier,
+      vendorId: v.vendorId ?? undefined,
+      quantity: Number(v.quantity),
+      own: v.own,
+      specification: v.specification,
+      kit: v.kit,
+      tracking: v.tracking,
       price: v.price === '' ? undefined : Number(v.price),
       arrivalLow: at(v.arrivalLow),
       arrivalLikely: at(v.arrivalLikely),
@@ -182,7 +204,14 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
         <TextInput label="Part" {...form.getInputProps('name')} />
         <Group grow mt={8} align="start">
           <Select label="State" data={STATES} allowDeselect={false} {...form.getInputProps('state')} />
-          <TextInput label="From" {...form.getInputProps('supplier')} />
+          <Select
+            label="From"
+            clearable
+            searchable
+            data={board.vendors.map((x) => ({ value: x.id, label: x.name }))}
+            {...form.getInputProps('vendorId')}
+          />
+          <NumberInput label="How many" {...form.getInputProps('quantity')} />
           <NumberInput label="Price" decimalScale={2} {...form.getInputProps('price')} />
         </Group>
         <Group grow mt={8} align="start">
@@ -195,6 +224,13 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
           />
           <TextInput label="Latest" type="datetime-local" {...form.getInputProps('arrivalHigh')} />
         </Group>
+        <Textarea
+          label="Specification"
+          mt={8}
+          autosize
+          minRows={1}
+          {...form.getInputProps('specification')}
+        />
         <MultiSelect
           label="Needed by"
           mt={8}
@@ -211,6 +247,19 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
             {...form.getInputProps('pairedWith')}
           />
           <TextInput label="May be fitted alone because" {...form.getInputProps('pairOverride')} />
+        </Group>
+        <Group grow mt={8} align="end">
+          <TextInput
+            label="Kit"
+            placeholder="complete before any of it is used"
+            {...form.getInputProps('kit')}
+          />
+          <TextInput label="Parcel number" {...form.getInputProps('tracking')} />
+          <Checkbox
+            label="The customer brings it"
+            mb={8}
+            {...form.getInputProps('own', { type: 'checkbox' })}
+          />
         </Group>
         <Group mt={16} gap={8}>
           <Button type="submit" loading={busy}>

@@ -23,12 +23,17 @@ export const LEVELS = choices(['LEARNER', 'ABLE', 'LEAD'] as const)
 export const BODIES = choices(['SALOON', 'COUPE', 'HATCH', 'ROADSTER', 'SINGLE_SEATER', 'TRUCK'] as const)
 export const STATES = choices([
   'WANTED',
+  'SPECIFIED',
+  'QUOTED',
   'ORDERED',
   'SHIPPED',
   'ARRIVED',
+  'INSPECTED',
   'ACCEPTED',
-  'REFUSED',
   'FITTED',
+  'FITTED_FOR_NOW',
+  'REFUSED',
+  'RETURNED',
 ] as const)
 
 export type Gate = Schemas['CommitmentForm']['gate']

@@ -197,7 +197,10 @@ function Arrivals({ lane, x, y }: { lane: LaneOf; x: Drawn['x']; y: number }) {
     <>
       {board.parts
         .filter(
-          (p) => p.buildId === lane.car.id && p.arrivalLikely && !['ACCEPTED', 'FITTED'].includes(p.state),
+          (p) =>
+            p.buildId === lane.car.id &&
+            p.arrivalLikely &&
+            !['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(p.state),
         )
         .map((p) => (
           <path

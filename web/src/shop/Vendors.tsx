@@ -20,6 +20,7 @@ export function Vendors({ changes }: { changes: boolean }) {
             <th>Vendor</th>
             <th>Trade</th>
             <th>Telephone</th>
+            <th>Kept its word</th>
             <th>Open</th>
           </tr>
         </thead>
@@ -33,6 +34,11 @@ export function Vendors({ changes }: { changes: boolean }) {
               </td>
               <td>{v.trade}</td>
               <td>{v.phone}</td>
+              <td className="small">
+                {v.deliveries === 0
+                  ? '—'
+                  : `${v.deliveries} deliveries, half of them ${Math.round((v.usualSlipMinutes ?? 0) / 1440)} d late or more`}
+              </td>
               <td className="small">
                 {saidHours(v.hours)}
                 {v.closures.length > 0 && <div className="soft">{saidClosures(v.closures)}</div>}
@@ -74,6 +80,7 @@ function VendorForm({
       name: vendor?.name ?? '',
       trade: vendor?.trade ?? '',
       phone: vendor?.phone ?? '',
+      email: vendor?.email ?? '',
       hours: hoursOf(vendor?.hours ?? [1, 2, 3, 4, 5].map((d) => ({ day: d, start: '08:00', end: '17:00' }))),
       closures: vendor?.closures ?? [],
     },
@@ -98,6 +105,7 @@ function VendorForm({
           <TextInput label="Name" {...form.getInputProps('name')} />
           <TextInput label="Trade" mt={8} {...form.getInputProps('trade')} />
           <TextInput label="Telephone" mt={8} {...form.getInputProps('phone')} />
+          <TextInput label="Mail" mt={8} {...form.getInputProps('email')} />
           <div className="small strong" style={{ marginTop: 12 }}>
             Open
           </div>

@@ -14,12 +14,14 @@ import { Finder, openFinder } from './Finder'
 const ROOMS = [
   { key: 'W', name: 'Walk', path: '/walk' },
   { key: 'P', name: 'Runway', path: '/runway' },
+  { key: 'D', name: 'Desk', path: '/desk' },
   { key: 'B', name: 'Build', path: '/build' },
+  { key: 'L', name: 'Ledger', path: '/ledger' },
   { key: 'S', name: 'Shop', path: '/shop' },
 ]
 
 const KEYS: [string, string][] = [
-  ['W P B S', 'go to Walkround, Runway, Build, Shop'],
+  ['W P D B L S', 'go to Walkround, Runway, Desk, Build, Ledger, Shop'],
   ['Ctrl K', 'find a car, job, part, person or action'],
   ['Ctrl Z', 'undo the last change of this session'],
   ['J K', 'next car, car before (Walkround)'],
@@ -44,7 +46,7 @@ export function Frame({ account, children }: Props) {
   const [keys, setKeys] = useState(false)
   const connected = useLive(
     (change) => {
-      void refresh()
+      void refresh(change.change)
       tell(change, account, undo)
     },
     () => void refresh(),

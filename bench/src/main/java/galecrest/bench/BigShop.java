@@ -18,7 +18,6 @@ import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
-import galecrest.core.parts.Arrival;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -30,6 +29,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import java.math.BigDecimal;
@@ -86,7 +86,8 @@ public final class BigShop {
                 MONDAY.atZone(ZONE).toInstant(),
                 people(),
                 stations(),
-                List.of(new Vendor(new VendorId("v"), "Vendor", "coating", "", weekdays(8, 17), List.of())),
+                List.of(new Vendor(
+                        new VendorId("v"), "Vendor", "coating", "", weekdays(8, 17), List.of(), Optional.empty())),
                 builds,
                 works,
                 links,
@@ -221,6 +222,7 @@ public final class BigShop {
                     PartState.ORDERED,
                     Optional.of(arrival),
                     Minutes.of(20),
+                    Optional.empty(),
                     Optional.empty(),
                     Optional.empty()));
             needs.add(part);

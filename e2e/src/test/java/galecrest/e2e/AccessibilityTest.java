@@ -15,8 +15,14 @@ class AccessibilityTest extends BrowserTest {
 
     @ParameterizedTest
     @CsvSource({
-        "mara, /walk, 1280, 800", "mara, /runway, 1280, 800", "mara, /build, 1280, 800",
-        "mara, /shop/people, 1280, 800", "mara, /shop/rules, 1280, 800", "bo, /day, 390, 844"
+        "mara, /walk, 1280, 800",
+        "mara, /runway, 1280, 800",
+        "mara, /build, 1280, 800",
+        "mara, /desk, 1280, 800",
+        "mara, /ledger, 1280, 800",
+        "mara, /shop/people, 1280, 800",
+        "mara, /shop/rules, 1280, 800",
+        "bo, /day, 390, 844"
     })
     void noViewShutsAnybodyOut(String who, String path, int width, int height) {
         for (ColorScheme colours : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {

@@ -37,7 +37,7 @@ class BadInputTest extends BrowserTest {
         mara.navigate(address("/build"));
         button(mara, "More").click();
         mara.getByText("Import a job sheet (CSV)").click();
-        mara.locator("input[type=file]")
+        mara.locator("input[type=file][accept*=csv]")
                 .setInputFiles(new FilePayload(
                         "sheet.csv",
                         "text/csv",
@@ -47,7 +47,7 @@ class BadInputTest extends BrowserTest {
         assertThat(mara.getByText("line 2, zone")).isVisible();
         assertThat(mara.getByText("line 3, crew")).isVisible();
         assertThat(button(mara, "Import")).isDisabled();
-        mara.locator("input[type=file]")
+        mara.locator("input[type=file][accept*=csv]")
                 .setInputFiles(new FilePayload(
                         "sheet.csv",
                         "text/csv",

@@ -44,6 +44,27 @@ class Screenshots extends BrowserTest {
         mara.locator("td").getByText("Engine in for good").click();
         shot(mara, "job");
         mara.keyboard().press("Escape");
+        mara.navigate(address("/desk"));
+        mara.getByText("late, Four hours").or(mara.getByText("late,")).first().waitFor();
+        shot(mara, "desk");
+        mara.getByText("driveshaft, long travel").click();
+        mara.getByText("The order is held.").waitFor();
+        shot(mara, "desk-part");
+        mara.navigate(address("/ledger"));
+        shot(mara, "ledger");
+        mara.getByText("Lunnet roadster").click();
+        button(mara, "Price a change").click();
+        mara.getByLabel("What the customer wants").fill("Oil cooler with thermostat");
+        mara.getByLabel("Hours", new Page.GetByLabelOptions().setExact(true))
+                .last()
+                .fill("30");
+        button(mara, "What would it cost, and which dates?").click();
+        button(mara, "Offer it to the customer").click();
+        button(mara, "Make a link").click();
+        Page customer = window(390, 844, ColorScheme.LIGHT);
+        customer.navigate(mara.locator("a[href*='/c/']").getAttribute("href"));
+        customer.getByText("Yes, do it").waitFor();
+        shot(customer, "customer");
         mara.navigate(address("/build?new"));
         shot(mara, "new-build");
         mara.navigate(address("/shop/people"));

@@ -6,7 +6,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** The rooms of the web client have addresses of their own; each is served the same page. */
 @Controller
 class WebController {
-    @GetMapping({"/walk", "/runway", "/build", "/build/{id}", "/shop", "/shop/{tab}", "/day"})
+    @GetMapping({
+        "/walk",
+        "/desk",
+        "/ledger/{*rest}",
+        "/c/{token}",
+        "/runway",
+        "/build",
+        "/build/{id}",
+        "/shop",
+        "/shop/{tab}",
+        "/day"
+    })
     String page() {
         return "forward:/index.html";
     }

@@ -22,7 +22,7 @@ import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** A test against the demo shop on a real PostgreSQL; the moment is a Wednesday morning. */
-@SpringBootTest(properties = "galecrest.start=2026-11-25T07:10:00Z")
+@SpringBootTest(properties = {"galecrest.start=2026-11-25T07:10:00Z", "galecrest.parcels.watch=false"})
 @AutoConfigureMockMvc
 @ActiveProfiles("demo")
 public abstract class ServerTest {

@@ -300,13 +300,15 @@ public final class PlanAudit {
 
     private long partReady(PartLine part) {
         return switch (part.state()) {
-            case ACCEPTED, FITTED -> Long.MIN_VALUE;
-            case ARRIVED -> shopHours.after(now, roundUp(part.inspection().value()));
-            case REFUSED -> inspected(part, now + shop.rules().unknownArrival().toMinutes());
-            case WANTED, ORDERED, SHIPPED ->
+            case ACCEPTED, FITTED, FITTED_FOR_NOW -> Long.MIN_VALUE;
+            case ARRIVED, INSPECTED ->
+                shopHours.after(now, roundUp(part.inspection().value()));
+            case REFUSED, RETURNED ->
+                inspected(part, now + shop.rules().unknownArrival().toMinutes());
+            case WANTED, SPECIFIED, QUOTED, ORDERED, SHIPPED ->
                 inspected(
                         part,
-                        part.arrival()
+                        shop.expected(part)
                                 .map(a -> expected(a.likely(), a.high()))
                                 .orElse(now + shop.rules().unknownArrival().toMinutes()));
         };
@@ -331,7 +333,7 @@ public final class PlanAudit {
             broken("outwork", work, "is not ready just when it has been looked over");
         }
         if (work.away().isPresent()) {
-            var expected = work.away().get().back();
+            var expected = shop.expected(work).orElseThrow();
             if (back != roundUp(expected(expected.likely(), expected.high()))) {
                 broken("outwork", work, "is back at another time than expected");
             }

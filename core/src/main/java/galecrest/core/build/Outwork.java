@@ -1,7 +1,7 @@
 package galecrest.core.build;
 
 import galecrest.core.outwork.VendorId;
-import galecrest.core.parts.Arrival;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
 import java.time.Duration;

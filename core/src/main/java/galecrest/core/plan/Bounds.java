@@ -5,10 +5,9 @@ import galecrest.core.build.Link;
 import galecrest.core.build.Outwork;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
-import galecrest.core.parts.Arrival;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
-import galecrest.core.parts.PartState;
+import galecrest.core.time.Arrival;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -64,14 +63,14 @@ final class Bounds {
         if (part.state().here()) {
             return Optional.empty();
         }
-        boolean assumed = part.arrival().isEmpty() || part.state() == PartState.REFUSED;
+        boolean assumed = part.arrival().isEmpty() || part.state().turnedDown();
         int arrives;
-        if (part.state() == PartState.ARRIVED) {
+        if (part.state().toInspect()) {
             arrives = 0;
         } else if (assumed) {
             arrives = Grid.slotsFor(shop.rules().unknownArrival());
         } else {
-            arrives = expected(part.arrival().orElseThrow());
+            arrives = expected(shop.expected(part).orElseThrow());
         }
         int inspection = Grid.slotsFor(part.inspection().value());
         int ready = inspection == 0 ? arrives : calendars.shopHours().finish(arrives, inspection);

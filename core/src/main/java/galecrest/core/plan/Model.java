@@ -82,7 +82,8 @@ final class Model {
                 stations[node] = task.stations();
             } else if (piece instanceof Outwork outwork) {
                 turnaround[node] = outwork.turnaround().likely();
-                back[node] = outwork.away().map(a -> outside.expected(a.back())).orElse(0);
+                back[node] =
+                        network.shop.expected(outwork).map(outside::expected).orElse(0);
             }
         }
         rank = ranks();

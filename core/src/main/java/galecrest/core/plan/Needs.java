@@ -4,7 +4,6 @@ import galecrest.core.build.Job;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
-import galecrest.core.parts.PartState;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -80,11 +79,13 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
             at = before <= 0 ? 0 : open.finish(0, before);
         }
         Instant neededAt = model.grid.instant(at);
-        if (part.state() != PartState.WANTED) {
+        if (!part.state().toOrder()) {
             return new PartNeed(part.id(), neededAt, Optional.empty(), Optional.empty());
         }
         Instant now = model.grid.instant(0);
-        Duration lead = part.arrival()
+        Duration lead = model.network
+                .shop
+                .expected(part)
                 .map(a -> Duration.ofSeconds((long) BetaPert.quantile(
                         SURE,
                         Duration.between(now, a.low()).toSeconds(),

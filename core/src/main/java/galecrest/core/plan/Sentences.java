@@ -188,6 +188,10 @@ public final class Sentences {
         List<String> run = new ArrayList<>();
         for (int i = outlook.chain().size() - 1; i >= 0; i--) {
             WorkId id = outlook.chain().get(i);
+            if (!placed.containsKey(id)) {
+                // A plan that people were told knows nothing of work that came since.
+                continue;
+            }
             Because because = placed.get(id).because();
             if (because instanceof Because.After a && !a.outside() && !a.curing() && !a.lag()) {
                 run.add(work(id));

@@ -3,13 +3,16 @@ package galecrest.core.plan;
 import galecrest.core.build.Build;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.Link;
+import galecrest.core.build.Outwork;
 import galecrest.core.build.Pin;
 import galecrest.core.build.Work;
 import galecrest.core.outwork.Vendor;
+import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
+import galecrest.core.time.Arrival;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -79,6 +82,25 @@ public record ShopSnapshot(
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
         return with(moment, people, works, links, parts, commitments, pins, published);
+    }
+
+    /** What the promise of a part is worth, going by its vendor's record; empty with no date. */
+    public Optional<Arrival> expected(PartLine part) {
+        return part.arrival().map(promise -> part.vendor()
+                .flatMap(this::vendor)
+                .map(v -> v.expected(promise))
+                .orElse(promise));
+    }
+
+    /** What the promised return of outwork that is away is worth, going by its vendor's record. */
+    public Optional<Arrival> expected(Outwork outwork) {
+        return outwork.away().map(away -> vendor(outwork.vendor())
+                .map(v -> v.expected(away.back()))
+                .orElse(away.back()));
+    }
+
+    private Optional<Vendor> vendor(VendorId id) {
+        return vendors.stream().filter(v -> v.id().equals(id)).findFirst();
     }
 
     private ShopSnapshot with(

@@ -5,14 +5,14 @@ import galecrest.core.build.Link;
 import galecrest.core.build.LinkId;
 import galecrest.core.build.Outwork;
 import galecrest.core.build.Status;
-import galecrest.core.parts.Arrival;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
-import galecrest.core.parts.PartState;
+import galecrest.core.time.Arrival;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * All that is uncertain about the open work of a shop, and what it does to the figures of a {@link Model}: how long jobs
@@ -105,14 +105,14 @@ final class Uncertain {
     private PartDates dates(PartLine line) {
         long mark = Luck.thing(Chance.What.PART, line.id().value());
         int inspection = Grid.slotsFor(line.inspection().value());
-        if (line.state() == PartState.ARRIVED) {
+        if (line.state().toInspect()) {
             return new PartDates(mark, 0, 0, 0, inspection);
         }
-        if (line.arrival().isEmpty() || line.state() == PartState.REFUSED) {
+        if (line.arrival().isEmpty() || line.state().turnedDown()) {
             double assumed = Grid.slotsFor(model.network.shop.rules().unknownArrival());
             return new PartDates(mark, assumed / 2, assumed, 2 * assumed, inspection);
         }
-        double[] three = dates(line.arrival().get());
+        double[] three = dates(model.network.shop.expected(line).orElseThrow());
         return new PartDates(mark, three[0], three[1], three[2], inspection);
     }
 
@@ -196,8 +196,9 @@ final class Uncertain {
         var days = outwork.turnaround();
         trial.turnaround[node] =
                 slot(mark, number, days.low(), days.likely(), days.high()) + (again ? Math.max(1, days.low()) : 0);
-        if (outwork.away().isPresent()) {
-            double[] three = dates(outwork.away().get().back());
+        Optional<Arrival> expected = model.network.shop.expected(outwork);
+        if (expected.isPresent()) {
+            double[] three = dates(expected.get());
             int back = slot(mark, number, three[0], three[1], three[2]);
             trial.back[node] =
                     again ? Math.min(model.slots, back + Math.max(1, days.low()) * 24 * 60 / Grid.SLOT_MINUTES) : back;

@@ -9,12 +9,12 @@ import galecrest.core.build.Outwork;
 import galecrest.core.build.RunningIn;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
-import galecrest.core.parts.Arrival;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import java.time.Duration;
 import java.time.Instant;
@@ -29,6 +29,9 @@ public final class Moves {
     private static final double TWO_HANDS = 0.6;
     /** The chance that a start at risk must be redone, where nobody has said; common practice. */
     private static final double RISK = 0.3;
+
+    /** Why the other half of a pair is fitted alone, where its partner is gone on without. */
+    public static final String HALF_GONE = "its other half is gone on without for now";
 
     private static final Duration WEEK = Duration.ofDays(7);
 
@@ -54,13 +57,7 @@ public final class Moves {
                     .map(l -> l.id().equals(m.link()) ? atRisk(shop, l) : l)
                     .toList());
         } else if (move instanceof Move.InterimFix m) {
-            return works(
-                    shop,
-                    w -> w instanceof Job job && job.parts().contains(m.part())
-                            ? job.withParts(job.parts().stream()
-                                    .filter(p -> !p.equals(m.part()))
-                                    .toList())
-                            : w);
+            return without(shop, m);
         } else if (move instanceof Move.LetFollow m) {
             return works(shop, w -> w.essential() || w.status() != Status.TODO ? w : notBefore(w, m.until()));
         } else if (move instanceof Move.Park m) {
@@ -71,6 +68,20 @@ public final class Moves {
         return shop.withCommitments(shop.commitments().stream()
                 .map(c -> c.id().equals(m.commitment()) ? later(c) : c)
                 .toList());
+    }
+
+    /** No job waits for the part, and its other half is fitted without it. */
+    private static ShopSnapshot without(ShopSnapshot shop, Move.InterimFix move) {
+        ShopSnapshot freed = shop.withParts(shop.parts().stream()
+                .map(p -> p.pairedWith().filter(move.part()::equals).isPresent() ? p.freedFromPair(HALF_GONE) : p)
+                .toList());
+        return works(
+                freed,
+                w -> w instanceof Job job && job.parts().contains(move.part())
+                        ? job.withParts(job.parts().stream()
+                                .filter(p -> !p.equals(move.part()))
+                                .toList())
+                        : w);
     }
 
     private static ShopSnapshot works(ShopSnapshot shop, UnaryOperator<Work> change) {

@@ -7,8 +7,8 @@ import galecrest.core.build.Job;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
-import galecrest.core.parts.Arrival;
 import galecrest.core.parts.PartState;
+import galecrest.core.time.Arrival;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -45,6 +45,7 @@ class NeedsTest {
                 PartState.WANTED,
                 Optional.of(Arrival.exactly(shops.instant(2, 8, 0))),
                 shop.parts().get(0).inspection(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty())));
         var thought = Planner.think(wanted, PlanOptions.interactive(wanted), (s, b) -> true);

@@ -23,7 +23,7 @@ import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
-import galecrest.core.parts.Arrival;
+import galecrest.core.outwork.VendorRecord;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -34,6 +34,7 @@ import galecrest.core.people.ShiftChange;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
@@ -189,7 +190,15 @@ public final class RandomShops {
             }
         }
         List<Closure> closures = chance(0.3) ? List.of(new Closure(day(2), day(8), "holiday")) : List.of();
-        return new Vendor(new VendorId("v" + i), "Vendor " + i, "coating", "", hours, closures);
+        return new Vendor(new VendorId("v" + i), "Vendor " + i, "coating", "", hours, closures, record());
+    }
+
+    private Optional<VendorRecord> record() {
+        List<VendorRecord.Kept> kept = new ArrayList<>();
+        for (int i = random.nextInt(5); i > 0; i--) {
+            kept.add(new VendorRecord.Kept(now, now.plus(random.nextInt(200) - 50, ChronoUnit.HOURS)));
+        }
+        return kept.isEmpty() ? Optional.empty() : Optional.of(new VendorRecord(kept));
     }
 
     private Instant ahead(int hours) {
@@ -211,7 +220,8 @@ public final class RandomShops {
                 arrival,
                 Minutes.of(random.nextInt(3) * 20L),
                 pair,
-                override);
+                override,
+                chance(0.5) ? Optional.of(new VendorId("v" + random.nextInt(3))) : Optional.empty());
     }
 
     private Work work(int i, BuildId build, List<Vendor> vendors) {

@@ -19,7 +19,6 @@ import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
-import galecrest.core.parts.Arrival;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -30,6 +29,7 @@ import galecrest.core.people.ShiftChange;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import java.math.BigDecimal;
@@ -109,6 +109,7 @@ final class Shops {
                 Optional.of(Arrival.exactly(arrives)),
                 Minutes.of(inspection),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty()));
         return this;
     }
@@ -122,6 +123,7 @@ final class Shops {
                         p.arrival(),
                         p.inspection(),
                         Optional.of(new PartId(other)),
+                        Optional.empty(),
                         Optional.empty())
                 : p);
         return this;
@@ -214,7 +216,7 @@ final class Shops {
                 now.atZone(zone).toInstant(),
                 people,
                 stations,
-                List.of(new Vendor(new VendorId("vendor"), "vendor", "coating", "", open, List.of())),
+                List.of(new Vendor(new VendorId("vendor"), "vendor", "coating", "", open, List.of(), Optional.empty())),
                 List.copyOf(builds.values()),
                 works,
                 links,

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.CommitmentId;
+import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
 import galecrest.core.plan.ChanceOptions;
 import galecrest.core.plan.PlanOptions;
@@ -14,6 +15,7 @@ import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** Moves change what they say, every plan with them keeps every rule, and what is offered wins something. */
@@ -82,6 +84,24 @@ class RescueTest {
                 .isEqualTo(part.arrival().orElseThrow().low());
         assertThat(after.arrival().orElseThrow().high())
                 .isEqualTo(part.arrival().orElseThrow().likely());
+    }
+
+    /** Going on without one half of a pair frees the other, or nothing is won. */
+    @Test
+    void goingOnWithoutHalfOfAPairFreesTheOther() {
+        ShopSnapshot shop = IntStream.range(0, 50)
+                .mapToObj(seed -> RandomShops.shop(seed, 20))
+                .filter(s -> s.parts().stream().anyMatch(PartLine::waitsForPair))
+                .findFirst()
+                .orElseThrow();
+        PartLine half =
+                shop.parts().stream().filter(PartLine::waitsForPair).findFirst().orElseThrow();
+        PartLine freed = Moves.apply(shop, new Move.InterimFix(half.pairedWith().orElseThrow())).parts().stream()
+                .filter(p -> p.id().equals(half.id()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(freed.waitsForPair()).isFalse();
+        assertThat(freed.pairOverride()).contains(Moves.HALF_GONE);
     }
 
     @Test

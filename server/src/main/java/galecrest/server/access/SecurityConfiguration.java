@@ -28,7 +28,7 @@ class SecurityConfiguration {
         token.setCsrfRequestAttributeName(null);
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/login")
                         .permitAll()
-                        .requestMatchers("/api/me", "/v3/api-docs")
+                        .requestMatchers("/api/me", "/api/customer/*", "/api/customer/*/**", "/v3/api-docs")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .authenticated()

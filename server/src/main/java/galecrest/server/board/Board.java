@@ -211,20 +211,32 @@ public record Board(
             @Nullable Double riskChance,
             boolean usedAtRisk) {}
 
+    /**
+     * A part line.
+     *
+     * @param expected when it comes, going by its vendor's record; the arrival is what was promised
+     */
     public record PartView(
             String id,
             String buildId,
             String name,
             PartState state,
-            String supplier,
+            @Nullable String vendorId,
             @Nullable BigDecimal price,
             @Nullable Instant arrivalLow,
             @Nullable Instant arrivalLikely,
             @Nullable Instant arrivalHigh,
+            @Nullable Instant expected,
             int inspectionMinutes,
             @Nullable String pairedWith,
             @Nullable String pairOverride,
             List<String> neededBy,
+            int quantity,
+            int received,
+            boolean own,
+            String specification,
+            String kit,
+            String tracking,
             int version) {}
 
     /**
@@ -277,11 +289,20 @@ public record Board(
 
     public record StationView(String id, String name, String kind, List<ClosureView> closures, int version) {}
 
+    /**
+     * An outside firm.
+     *
+     * @param deliveries how many of its deliveries are on record
+     * @param usualSlipMinutes how late half of them were at least; absent without a record
+     */
     public record VendorView(
             String id,
             String name,
             String trade,
             String phone,
+            String email,
+            int deliveries,
+            @Nullable Long usualSlipMinutes,
             List<HoursView> hours,
             List<ClosureView> closures,
             int version) {}

@@ -131,9 +131,9 @@ final class BoardAssembly {
         Instant tonight = today.plusDays(1).atStartOfDay(shop.zone()).toInstant();
         List<String> arriving = shop.parts().stream()
                 .filter(p -> !p.state().here()
-                        && p.arrival().isPresent()
-                        && day(p.arrival().get().likely()).equals(today))
-                .map(p -> p.name() + ", " + words.time(p.arrival().get().likely()))
+                        && shop.expected(p).isPresent()
+                        && day(shop.expected(p).get().likely()).equals(today))
+                .map(p -> p.name() + ", " + words.time(shop.expected(p).get().likely()))
                 .toList();
         List<String> away = shop.people().stream()
                 .filter(p -> p.changes().stream()
@@ -352,15 +352,24 @@ final class BoardAssembly {
                             row.buildId(),
                             p.name(),
                             p.state(),
-                            row.supplier(),
+                            p.vendor().map(v -> v.value()).orElse(null),
                             row.price(),
                             p.arrival().map(a -> a.low()).orElse(null),
                             p.arrival().map(a -> a.likely()).orElse(null),
                             p.arrival().map(a -> a.high()).orElse(null),
+                            p.state().here() || p.state().turnedDown()
+                                    ? null
+                                    : shop.expected(p).map(a -> a.likely()).orElse(null),
                             (int) p.inspection().value(),
                             p.pairedWith().map(x -> x.value()).orElse(null),
                             p.pairOverride().orElse(null),
                             needs.getOrDefault(p.id().value(), List.of()),
+                            row.quantity(),
+                            row.received(),
+                            row.own(),
+                            row.specification(),
+                            row.kit(),
+                            row.tracking(),
                             row.version());
                 })
                 .toList();
@@ -437,12 +446,16 @@ final class BoardAssembly {
 
     private List<Board.VendorView> vendors() {
         Map<String, Integer> versions = record.versions("vendor");
+        Map<String, String> emails = record.emails();
         return shop.vendors().stream()
                 .map(v -> new Board.VendorView(
                         v.id().value(),
                         v.name(),
                         v.trade(),
                         v.phone(),
+                        emails.getOrDefault(v.id().value(), ""),
+                        v.record().map(r -> r.sample()).orElse(0),
+                        v.record().map(r -> r.usualSlip().toMinutes()).orElse(null),
                         hours(v.hours()),
                         closures(v.closures()),
                         versions.getOrDefault(v.id().value(), 0)))

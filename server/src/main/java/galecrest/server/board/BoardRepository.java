@@ -28,8 +28,13 @@ class BoardRepository {
     record PartRow(
             String id,
             String buildId,
-            String supplier,
             @Nullable BigDecimal price,
+            int quantity,
+            int received,
+            boolean own,
+            String specification,
+            String kit,
+            String tracking,
             int version) {}
 
     record Keyed<T>(String key, T value) {}
@@ -53,8 +58,19 @@ class BoardRepository {
 
     Map<String, PartRow> parts() {
         return byId(
-                db.sql("select id, build_id, supplier, price, version from part")
-                        .query(PartRow.class)
+                db.sql(
+                                "select id, build_id, price, quantity, received, own, specification, kit, tracking, version from part")
+                        .query((row, n) -> new PartRow(
+                                row.getString("id"),
+                                row.getString("build_id"),
+                                row.getBigDecimal("price"),
+                                row.getInt("quantity"),
+                                row.getInt("received"),
+                                row.getBoolean("own"),
+                                row.getString("specification"),
+                                row.getString("kit"),
+                                row.getString("tracking"),
+                                row.getInt("version")))
                         .list(),
                 PartRow::id);
     }
@@ -63,6 +79,14 @@ class BoardRepository {
         Map<String, T> map = new HashMap<>();
         rows.forEach(r -> map.put(id.apply(r), r));
         return map;
+    }
+
+    Map<String, String> emails() {
+        Map<String, String> emails = new HashMap<>();
+        db.sql("select id, email from vendor")
+                .query((row, n) -> emails.put(row.getString("id"), row.getString("email")))
+                .list();
+        return emails;
     }
 
     Map<String, Integer> versions(String table) {

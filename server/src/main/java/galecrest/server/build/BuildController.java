@@ -59,7 +59,7 @@ public class BuildController {
             int version) {}
 
     /** A job; {@code after} names what it follows and counts only when it is added. */
-    record JobForm(
+    public record JobForm(
             String buildId,
             @Nullable String stage,
             JobSpec spec,
@@ -135,12 +135,6 @@ public class BuildController {
 
     record HoldForm(ReasonTag reason, String note, @Nullable Instant until) {}
 
-    /** When outwork that leaves now is expected back; without dates the plan's are taken. */
-    record SendForm(
-            @Nullable Instant backLow,
-            @Nullable Instant backLikely,
-            @Nullable Instant backHigh) {}
-
     record CaptureForm(String text) {}
 
     /** What became of a captured line, in words, and the work it concerns. */
@@ -198,12 +192,6 @@ public class BuildController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void changeOutwork(@PathVariable String id, @RequestBody OutworkForm form) {
         works.changeOutwork(id, form);
-    }
-
-    @PostMapping("/outwork/{id}/send")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void send(@PathVariable String id, @RequestBody SendForm form) {
-        works.send(id, form);
     }
 
     @PostMapping("/running-in")

@@ -1,5 +1,7 @@
 package galecrest.server.build;
 
+import galecrest.core.build.Commitment;
+import galecrest.core.build.CommitmentId;
 import galecrest.core.build.Gate;
 import galecrest.core.build.Job;
 import galecrest.core.build.JobSheet;
@@ -18,6 +20,7 @@ import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -27,6 +30,8 @@ import java.util.Map;
 import java.util.Set;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Job sheets: read with a preview, taken in whole or not at all, written out; templates are job sheets too. */
 @Service
@@ -48,9 +53,16 @@ public class JobSheetService {
     private final BuildService builds;
     private final PlanService plans;
     private final Journal journal;
+    private final TransactionTemplate trial;
 
     JobSheetService(
-            WorkRepository works, LinkRepository links, BuildService builds, PlanService plans, Journal journal) {
+            WorkRepository works,
+            LinkRepository links,
+            BuildService builds,
+            PlanService plans,
+            Journal journal,
+            PlatformTransactionManager transactions) {
+        this.trial = new TransactionTemplate(transactions);
         this.works = works;
         this.links = links;
         this.builds = builds;
@@ -111,6 +123,26 @@ public class JobSheetService {
                         id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
             }
             return id;
+        });
+    }
+
+    /** A shop with one build more, and the date that its end is asked for. */
+    public record Tried(ShopSnapshot shop, CommitmentId end) {}
+
+    /** The shop as it would be with a new build from a template and no date to press it; nothing of it is kept. */
+    @ManagerOnly
+    public Tried withNewBuild(String template, Instant longAway) {
+        List<JobSheet.Line> lines = template(template);
+        return trial.execute(status -> {
+            status.setRollbackOnly();
+            return journal.change("tried a new build", () -> {
+                String build = builds.add(new BuildController.BuildForm(
+                        "", "new build", BuildController.Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
+                insert(build, lines);
+                String end = builds.addCommitment(new BuildController.CommitmentForm(
+                        build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
+                return new Tried(plans.shopAsWritten(), new CommitmentId(end));
+            });
         });
     }
 

@@ -1,6 +1,7 @@
 package galecrest.server.build;
 
 import galecrest.core.build.JobSpec;
+import galecrest.core.time.Minutes;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -276,21 +277,6 @@ class WorkRepository {
         return rows > 0;
     }
 
-    void send(String id, Instant now, Instant low, Instant likely, Instant high) {
-        db.sql("update work set status = 'STARTED' where id = :id")
-                .param("id", id)
-                .update();
-        db.sql("""
-                        update outwork set away_since = :now, back_low = :low, back_likely = :likely, back_high = :high
-                        where work_id = :id""")
-                .param("id", id)
-                .param("now", Timestamp.from(now))
-                .param("low", Timestamp.from(low))
-                .param("likely", Timestamp.from(likely))
-                .param("high", Timestamp.from(high))
-                .update();
-    }
-
     void delete(String id) {
         db.sql("delete from work where id = :id").param("id", id).update();
     }
@@ -314,6 +300,16 @@ class WorkRepository {
     }
 
     /** Nobody is on it any more; so much is left. */
+    void worked(String work, String person, Minutes minutes, Instant at) {
+        db.sql("insert into worked values (:id, :work, :person, :minutes, :at)")
+                .param("id", NewId.next())
+                .param("work", work)
+                .param("person", person)
+                .param("minutes", minutes.value())
+                .param("at", Timestamp.from(at))
+                .update();
+    }
+
     void pause(String id, int remaining) {
         db.sql("update work set note = note where id = :id").param("id", id).update();
         db.sql("update job set remaining_minutes = :remaining where work_id = :id")

@@ -9,7 +9,9 @@ import galecrest.core.build.PinId;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
+import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.SnapshotCheck;
 import galecrest.core.shop.Problem;
 import galecrest.core.shop.StationId;
@@ -24,7 +26,6 @@ import galecrest.server.problem.BadInput;
 import galecrest.server.problem.ChangedMeanwhile;
 import galecrest.server.problem.NotThere;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,7 +66,7 @@ public class WorkService {
     }
 
     /** Adds a job that was written down or found. */
-    String insertJob(BuildController.JobForm form, boolean finding) {
+    public String insertJob(BuildController.JobForm form, boolean finding) {
         BadInput.throwIfAny(form.spec().problems());
         String id = NewId.next();
         String summary = (finding ? "found: " : "added the job ") + form.spec().name();
@@ -209,22 +210,6 @@ public class WorkService {
         BadInput.throwIfAny(problems);
     }
 
-    @LeadOrManager
-    void send(String id, BuildController.SendForm form) {
-        WorkRepository.Head head = head(id);
-        if (!head.kind().equals("OUTWORK") || !head.status().equals("TODO")) {
-            throw new BadInput("send", head.name() + " is away already, or done.");
-        }
-        Instant now = clock.instant();
-        Instant planned = placed(id).map(Plan.Placed::end).orElse(now.plus(Duration.ofDays(7)));
-        Instant likely = form.backLikely() == null ? planned : form.backLikely();
-        Instant low = form.backLow() == null || form.backLow().isAfter(likely) ? likely : form.backLow();
-        Instant high = form.backHigh() == null || form.backHigh().isBefore(likely)
-                ? likely.plus(Duration.ofDays(1))
-                : form.backHigh();
-        journal.change("sent out: " + head.name(), () -> works.send(id, now, low, likely, high));
-    }
-
     private Optional<Plan.Placed> placed(String id) {
         return plans.current().plan().placed().stream()
                 .filter(p -> p.work().value().equals(id))
@@ -255,8 +240,12 @@ public class WorkService {
         String station =
                 placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
         List<Job> left = goingOnWith(by, id);
+        ShopSnapshot shop = plans.current().shop();
         journal.change("started " + head.name(), () -> {
-            left.forEach(job -> works.pause(job.id().value(), (int) job.toDo().value()));
+            left.forEach(job -> {
+                clockOff(shop, job.id().value());
+                works.pause(job.id().value(), (int) job.toDo().value());
+            });
             works.start(id, clock.instant(), by, station);
         });
     }
@@ -273,7 +262,24 @@ public class WorkService {
     @AnyHand
     void pause(String id) {
         WorkRepository.Head head = started(id);
-        journal.change("paused " + head.name(), () -> works.pause(id, remaining(id)));
+        int remaining = remaining(id);
+        ShopSnapshot shop = plans.current().shop();
+        journal.change("paused " + head.name(), () -> {
+            clockOff(shop, id);
+            works.pause(id, remaining);
+        });
+    }
+
+    /** Writes down how long those who were on the job have worked since it was started. */
+    private void clockOff(ShopSnapshot shop, String id) {
+        Instant now = clock.instant();
+        shop.works().stream()
+                .filter(w -> w.id().value().equals(id) && w instanceof Job)
+                .flatMap(w -> ((Job) w).started().stream())
+                .forEach(started -> shop.people().stream()
+                        .filter(p -> started.by().contains(p.id()))
+                        .forEach(p -> works.worked(
+                                id, p.id().value(), WorkedTime.of(p, started.at(), now, shop.zone()), now)));
     }
 
     private WorkRepository.Head started(String id) {
@@ -299,7 +305,11 @@ public class WorkService {
         if (head.status().equals("DONE")) {
             throw new BadInput("done", head.name() + " is done already.");
         }
-        journal.change("finished " + head.name(), () -> works.done(id, clock.instant()));
+        ShopSnapshot shop = plans.current().shop();
+        journal.change("finished " + head.name(), () -> {
+            clockOff(shop, id);
+            works.done(id, clock.instant());
+        });
     }
 
     @AnyHand
@@ -313,9 +323,11 @@ public class WorkService {
         }
         boolean going = head.status().equals("STARTED") && head.kind().equals("JOB");
         int remaining = going ? remaining(id) : 0;
+        ShopSnapshot shop = plans.current().shop();
         journal.change("held " + head.name() + ": " + form.reason().name() + ", " + form.note(), () -> {
             works.hold(id, form);
             if (going) {
+                clockOff(shop, id);
                 works.pause(id, remaining);
             }
         });
@@ -351,7 +363,7 @@ public class WorkService {
     }
 
     private void noCircle(BuildController.LinkForm form) {
-        var shop = plans.current().shop();
+        ShopSnapshot shop = plans.shopAsWritten();
         List<Link> all = new ArrayList<>(shop.links());
         all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
         SnapshotCheck.circle(shop.works(), all).ifPresent(names -> {

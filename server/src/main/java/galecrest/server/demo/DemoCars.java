@@ -220,6 +220,15 @@ final class DemoCars {
         record.link(run, works.get(21));
         String studs = record.part(car, "studded tyres, 8", "WANTED", "Tarnside Tyres", "1120.00", null, 10);
         record.needs(studs, works.get(34));
+        String shaft = record.part(
+                car,
+                "driveshaft, long travel",
+                "WANTED",
+                "Tide Driveline",
+                "515.00",
+                DemoShop.at(shop.workday(14), 12),
+                20);
+        record.needs(shaft, works.get(17));
         shop.date(car, "First ice at Lake Ansa", Kind.EVENT, DemoShop.at(shop.saturday(8), 9), Gate.EVENT, 1.5);
     }
 

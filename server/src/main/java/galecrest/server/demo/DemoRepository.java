@@ -6,6 +6,7 @@ import galecrest.server.NewId;
 import galecrest.server.people.DayMinutes;
 import java.math.BigDecimal;
 import java.sql.Timestamp;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -21,9 +22,11 @@ import org.springframework.stereotype.Repository;
 @Profile("demo")
 class DemoRepository {
     private final JdbcClient db;
+    private final Clock clock;
 
-    DemoRepository(JdbcClient db) {
+    DemoRepository(JdbcClient db, Clock clock) {
         this.db = db;
+        this.clock = clock;
     }
 
     boolean isEmpty() {
@@ -182,15 +185,17 @@ class DemoRepository {
         String id = NewId.next();
         Timestamp likely = arrives == null ? null : Timestamp.from(arrives);
         db.sql("""
-                        insert into part (id, build_id, name, state, supplier, price, arrival_low, arrival_likely,
-                            arrival_high, inspection_minutes, position)
-                        values (:id, :build, :name, :state, :supplier, :price, :low, :likely, :high, :inspection,
-                            (select count(*) from part))""")
+                        insert into part (id, build_id, name, state, vendor_id, price, arrival_low, arrival_likely,
+                            arrival_high, inspection_minutes, ordered_at, promised_at, position)
+                        values (:id, :build, :name, :state, :vendor, :price, :low, :likely, :high, :inspection,
+                            case when :state <> 'WANTED' then cast(:ordered as timestamptz) end,
+                            case when :state <> 'WANTED' then cast(:likely as timestamptz) end, (select count(*) from part))""")
                 .param("id", id)
                 .param("build", build)
                 .param("name", name)
                 .param("state", state)
-                .param("supplier", supplier)
+                .param("vendor", supplier(supplier))
+                .param("ordered", Timestamp.from(clock.instant().minus(9, ChronoUnit.DAYS)))
                 .param("price", new BigDecimal(price))
                 .param("low", arrives == null ? null : Timestamp.from(arrives.minus(1, ChronoUnit.DAYS)))
                 .param("likely", likely)
@@ -198,6 +203,19 @@ class DemoRepository {
                 .param("inspection", inspection)
                 .update();
         return id;
+    }
+
+    /** The vendor of that name, noted where it is new. */
+    private String supplier(String name) {
+        return db.sql("select id from vendor where name = :name")
+                .param("name", name)
+                .query(String.class)
+                .optional()
+                .orElseGet(() -> {
+                    String id = NewId.next();
+                    vendor(id, name, "parts", "555 0" + (110 + name.length()), 8, 17);
+                    return id;
+                });
     }
 
     void needs(String part, String work) {

@@ -45,6 +45,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final AccountService accounts;
     private final PlanService plans;
     private final DemoRepository record;
+    private final DemoDeskRepository desk;
 
     DemoShop(
             Clock clock,
@@ -53,7 +54,8 @@ class DemoShop implements SmartInitializingSingleton {
             JobSheetService sheets,
             AccountService accounts,
             PlanService plans,
-            DemoRepository record) {
+            DemoRepository record,
+            DemoDeskRepository desk) {
         this.clock = clock;
         this.journal = journal;
         this.builds = builds;
@@ -61,6 +63,7 @@ class DemoShop implements SmartInitializingSingleton {
         this.accounts = accounts;
         this.plans = plans;
         this.record = record;
+        this.desk = desk;
     }
 
     @Bean
@@ -118,6 +121,7 @@ class DemoShop implements SmartInitializingSingleton {
         record.vendor("slip", "Slipway Paint", "paint", "555 0103", 8, 17);
         record.vendor("anchor", "Anchor Machining", "machining", "555 0104", 7, 15);
         new DemoCars(this, record).all();
+        desk.all(this);
     }
 
     private void people() {

@@ -158,6 +158,14 @@ class SnapshotStore {
                         s.day().getValue(),
                         DayMinutes.start(s.start()),
                         DayMinutes.end(s.end())));
+        vendor.record().ifPresent(r -> r.kept()
+                .forEach(k -> insert(
+                        "insert into delivery values (?, ?, ?, ?, ?)",
+                        NewId.next(),
+                        id,
+                        "",
+                        at(k.promised()),
+                        at(k.real()))));
         vendor.closures()
                 .forEach(c -> insert(
                         "insert into vendor_closure values (?, ?, ?, ?, ?)",
@@ -319,18 +327,20 @@ class SnapshotStore {
         }
         insert(
                 """
-                insert into part (id, build_id, name, state, supplier, arrival_low, arrival_likely, arrival_high,
-                    inspection_minutes, pair_override, position)
-                values (?, ?, ?, ?, '', ?, ?, ?, ?, ?, ?)""",
+                insert into part (id, build_id, name, state, vendor_id, arrival_low, arrival_likely, arrival_high,
+                    inspection_minutes, pair_override, promised_at, position)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
                 part.id().value(),
                 build,
                 part.name(),
                 part.state().name(),
+                part.vendor().map(v -> v.value()).orElse(null),
                 at(part.arrival().map(a -> a.low())),
                 at(part.arrival().map(a -> a.likely())),
                 at(part.arrival().map(a -> a.high())),
                 part.inspection().value(),
                 part.pairOverride().orElse(null),
+                at(part.arrival().map(a -> a.likely())),
                 position++);
     }
 

@@ -31,6 +31,7 @@ class VendorController {
             String name,
             String trade,
             String phone,
+            String email,
             List<VendorHours> hours,
             List<VendorClosure> closures,
             int version) {}

@@ -22,23 +22,25 @@ class VendorRepository {
     }
 
     void insert(String id, VendorController.VendorForm form) {
-        db.sql("insert into vendor (id, name, trade, phone) values (:id, :name, :trade, :phone)")
+        db.sql("insert into vendor (id, name, trade, phone, email) values (:id, :name, :trade, :phone, :email)")
                 .param("id", id)
                 .param("name", form.name().strip())
                 .param("trade", form.trade())
                 .param("phone", form.phone())
+                .param("email", form.email().strip())
                 .update();
         insertHours(id, form);
     }
 
     boolean update(String id, VendorController.VendorForm form) {
         int rows = db.sql("""
-                        update vendor set name = :name, trade = :trade, phone = :phone
+                        update vendor set name = :name, trade = :trade, phone = :phone, email = :email
                         where id = :id and version = :version""")
                 .param("id", id)
                 .param("name", form.name().strip())
                 .param("trade", form.trade())
                 .param("phone", form.phone())
+                .param("email", form.email().strip())
                 .param("version", form.version())
                 .update();
         if (rows > 0) {

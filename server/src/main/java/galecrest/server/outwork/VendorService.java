@@ -50,6 +50,9 @@ class VendorService {
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A vendor needs a name."));
         }
+        if (!form.email().isBlank() && !form.email().strip().matches("[^@\\s]+@[^@\\s]+")) {
+            problems.add(new Problem("email", "This is no mail address."));
+        }
         for (int i = 0; i < form.hours().size(); i++) {
             var hours = form.hours().get(i);
             if (hours.day() < 1 || hours.day() > 7 || !Shift.startsBeforeEnd(hours.start(), hours.end())) {

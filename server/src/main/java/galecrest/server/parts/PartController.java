@@ -29,7 +29,7 @@ class PartController {
             String buildId,
             String name,
             PartState state,
-            String supplier,
+            @Nullable String vendorId,
             @Nullable BigDecimal price,
             @Nullable Instant arrivalLow,
             @Nullable Instant arrivalLikely,
@@ -38,6 +38,11 @@ class PartController {
             @Nullable String pairedWith,
             @Nullable String pairOverride,
             List<String> neededBy,
+            int quantity,
+            boolean own,
+            String specification,
+            String kit,
+            String tracking,
             int version) {}
 
     record AddedPart(String id) {}

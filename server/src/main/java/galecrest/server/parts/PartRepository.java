@@ -1,9 +1,12 @@
 package galecrest.server.parts;
 
+import galecrest.core.parts.PartState;
+import java.math.BigDecimal;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -50,7 +53,7 @@ class PartRepository {
                 .query((row, n) -> {
                     String name = row.getString("name");
                     if (!row.getString("state").equals(form.state().name())) {
-                        return name + " is " + form.state().name().toLowerCase(Locale.ROOT);
+                        return name + " is " + form.state().said();
                     }
                     Timestamp before = row.getTimestamp("arrival_likely");
                     Instant after = form.arrivalLikely();
@@ -63,14 +66,19 @@ class PartRepository {
                 .single();
     }
 
-    void insert(String id, PartController.PartForm form) {
+    void insert(String id, PartController.PartForm form, Instant now) {
         bind(db.sql("""
-                                insert into part (id, build_id, name, state, supplier, price, arrival_low,
+                                insert into part (id, build_id, name, state, vendor_id, price, arrival_low,
                                     arrival_likely, arrival_high, inspection_minutes, paired_with, pair_override,
-                                    position)
-                                values (:id, :build, :name, :state, :supplier, :price, :low, :likely, :high,
-                                    :inspection, :paired, :override,
-                                    (select coalesce(max(position), 0) + 1 from part))"""), id, form).param("build", form.buildId()).update();
+                                    quantity, own, specification, kit, tracking, ordered_at, promised_at, position)
+                                values (:id, :build, :name, :state, :vendor, :price, :low, :likely, :high,
+                                    :inspection, :paired, :override, :quantity, :own, :specification, :kit, :tracking,
+                                    case when :state in ('ORDERED', 'SHIPPED') then cast(:now as timestamptz) end,
+                                    case when :state in ('ORDERED', 'SHIPPED') then cast(:likely as timestamptz) end,
+                                    (select coalesce(max(position), 0) + 1 from part))"""), id, form)
+                .param("build", form.buildId())
+                .param("now", Timestamp.from(now))
+                .update();
         insertNeeds(id, form);
     }
 
@@ -78,10 +86,11 @@ class PartRepository {
     boolean update(String id, PartController.PartForm form) {
         int rows = bind(db.sql("""
                                 update part
-                                set name = :name, state = :state, supplier = :supplier, price = :price,
+                                set name = :name, state = :state, vendor_id = :vendor, price = :price,
                                     arrival_low = :low, arrival_likely = :likely, arrival_high = :high,
                                     inspection_minutes = :inspection, paired_with = :paired,
-                                    pair_override = :override
+                                    pair_override = :override, quantity = :quantity, own = :own,
+                                    specification = :specification, kit = :kit, tracking = :tracking
                                 where id = :id and version = :version"""), id, form).param("version", form.version()).update();
         if (rows > 0) {
             db.sql("delete from part_need where part_id = :id").param("id", id).update();
@@ -96,14 +105,19 @@ class PartRepository {
                 .param("id", id)
                 .param("name", form.name().strip())
                 .param("state", form.state().name())
-                .param("supplier", form.supplier())
+                .param("vendor", form.vendorId())
                 .param("price", form.price())
                 .param("low", timestamp(form.arrivalLow()))
                 .param("likely", timestamp(form.arrivalLikely()))
                 .param("high", timestamp(form.arrivalHigh()))
                 .param("inspection", form.inspectionMinutes())
                 .param("paired", form.pairedWith())
-                .param("override", form.pairOverride());
+                .param("override", form.pairOverride())
+                .param("quantity", form.quantity())
+                .param("own", form.own())
+                .param("specification", form.specification().strip())
+                .param("kit", form.kit().strip())
+                .param("tracking", form.tracking().strip());
     }
 
     private static @Nullable Timestamp timestamp(@Nullable Instant at) {
@@ -117,6 +131,63 @@ class PartRepository {
                     .param("work", work)
                     .update();
         }
+    }
+
+    boolean isBuild(String id) {
+        return db.sql("select count(*) from build where id = :id")
+                        .param("id", id)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    ZoneId zone() {
+        return db.sql("select zone from shop")
+                .query(String.class)
+                .optional()
+                .map(ZoneId::of)
+                .orElse(ZoneId.of("UTC"));
+    }
+
+    Optional<String> vendorNamed(String name) {
+        return db.sql("select id from vendor where lower(name) = lower(:name) limit 1")
+                .param("name", name)
+                .query(String.class)
+                .optional();
+    }
+
+    Optional<String> jobNamed(String build, String name) {
+        return db.sql("""
+                        select id from work
+                        where build_id = :build and kind = 'JOB' and lower(name) = lower(:name)
+                        order by status = 'DONE', position limit 1""")
+                .param("build", build)
+                .param("name", name)
+                .query(String.class)
+                .optional();
+    }
+
+    /** A part as the table has it. */
+    record Row(
+            String name,
+            int quantity,
+            PartState state,
+            @Nullable String vendor,
+            @Nullable BigDecimal price,
+            @Nullable Instant likely,
+            @Nullable String neededBy,
+            boolean own,
+            String kit,
+            String specification) {}
+
+    List<Row> rows(String build) {
+        return db.sql("""
+                        select p.name, p.quantity, p.state, v.name as vendor, p.price, p.arrival_likely as likely,
+                            (select string_agg(w.name, '; ' order by w.position) from part_need n
+                                join work w on w.id = n.work_id where n.part_id = p.id) as needed_by,
+                            p.own, p.kit, p.specification
+                        from part p left join vendor v on v.id = p.vendor_id
+                        where p.build_id = :build order by p.position, p.id""").param("build", build).query(Row.class).list();
     }
 
     void delete(String id) {

@@ -1,5 +1,6 @@
 package galecrest.server.parts;
 
+import galecrest.core.parts.PartState;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
@@ -7,32 +8,39 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.ChangedMeanwhile;
 import galecrest.server.problem.NotThere;
-import java.math.BigDecimal;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 @Service
 @LeadOrManager
 class PartService {
     private final PartRepository parts;
+    private final DeskRepository desk;
     private final Journal journal;
+    private final Clock clock;
 
-    PartService(PartRepository parts, Journal journal) {
+    PartService(PartRepository parts, DeskRepository desk, Journal journal, Clock clock) {
         this.parts = parts;
+        this.desk = desk;
         this.journal = journal;
+        this.clock = clock;
     }
 
     String add(PartController.PartForm form) {
         check(form, null);
         String id = NewId.next();
-        journal.change("added the part " + form.name(), () -> parts.insert(id, form));
+        journal.change("added the part " + form.name(), () -> parts.insert(id, form, clock.instant()));
         return id;
     }
 
     void change(String id, PartController.PartForm form) {
         String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
         check(form, id);
+        DeskRepository.PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
+        step(before, form);
         journal.change(
                 () -> {
                     String what = parts.whatChanges(id, form);
@@ -40,9 +48,37 @@ class PartService {
                         throw new ChangedMeanwhile(
                                 "Somebody else changed the part " + name + " meanwhile.", parts.version(id), List.of());
                     }
+                    into(before, form);
                     return what;
                 },
                 what -> what);
+    }
+
+    /** The next state must follow from the one before; an order that is held goes out at the desk only. */
+    private void step(DeskRepository.PartRow before, PartController.PartForm form) {
+        before.state().problem(form.state(), form.own()).ifPresent(p -> {
+            throw new BadInput("state", p);
+        });
+        if (before.state().toOrder() && form.state() == PartState.ORDERED && before.overrideReason() == null) {
+            MateBook.held(desk.mates(before.id())).ifPresent(held -> {
+                throw new BadInput("state", "The order is held. " + held);
+            });
+        }
+    }
+
+    /** What comes with a step: the first promise is kept when it is ordered, the record written when it is accepted. */
+    private void into(DeskRepository.PartRow before, PartController.PartForm form) {
+        if (before.state() == form.state()) {
+            return;
+        }
+        if (form.state() == PartState.ORDERED) {
+            desk.ordered(before.id(), clock.instant());
+        } else if (form.state() == PartState.ACCEPTED && !before.state().here()) {
+            desk.received(before.id(), form.quantity(), PartState.ACCEPTED);
+            if (before.vendorId() != null && before.promisedAt() != null) {
+                desk.delivered(before.vendorId(), before.name(), before.promisedAt(), clock.instant());
+            }
+        }
     }
 
     void remove(String id) {
@@ -50,37 +86,33 @@ class PartService {
         journal.change("removed the part " + name, () -> parts.delete(id));
     }
 
-    private void check(PartController.PartForm form, String id) {
+    private void check(PartController.PartForm form, @Nullable String id) {
+        List<Problem> problems = new ArrayList<>(problems(form));
+        if (form.pairedWith() != null && form.pairedWith().equals(id)) {
+            problems.add(new Problem("pairedWith", "A part cannot be the other half of itself."));
+        }
+        BadInput.throwIfAny(problems);
+    }
+
+    /** All that is wrong with a part line by itself. */
+    List<Problem> problems(PartController.PartForm form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A part needs a name."));
         }
-        if (form.price() != null
-                && (form.price().signum() < 0
-                        || form.price().compareTo(BigDecimal.valueOf(10_000_000)) > 0
-                        || form.price().scale() > 2)) {
-            problems.add(new Problem("price", "A price is between 0 and 10 000 000, in whole cents."));
+        OrderService.price(form.price()).ifPresent(problems::add);
+        if (form.quantity() < 1 || form.quantity() > 10_000) {
+            problems.add(new Problem("quantity", "A line is of 1 to 10 000."));
         }
-        boolean some = form.arrivalLow() != null || form.arrivalLikely() != null || form.arrivalHigh() != null;
-        boolean all = form.arrivalLow() != null && form.arrivalLikely() != null && form.arrivalHigh() != null;
-        if (some && !all) {
-            problems.add(new Problem("arrivalLikely", "Give all three dates (earliest, likely, latest) or none."));
-        } else if (all && form.arrivalLikely().isBefore(form.arrivalLow())) {
-            problems.add(new Problem("arrivalLow", "The earliest arrival is after the likely one."));
-        } else if (all && form.arrivalHigh().isBefore(form.arrivalLikely())) {
-            problems.add(new Problem("arrivalHigh", "The latest arrival is before the likely one."));
-        }
+        problems.addAll(ArrivalDates.problems(form.arrivalLow(), form.arrivalLikely(), form.arrivalHigh()));
         if (form.inspectionMinutes() < 0 || form.inspectionMinutes() > 10_000) {
             problems.add(new Problem("inspectionMinutes", "The inspection takes 0 to 10 000 min."));
-        }
-        if (form.pairedWith() != null && form.pairedWith().equals(id)) {
-            problems.add(new Problem("pairedWith", "A part cannot be the other half of itself."));
         }
         for (String work : form.neededBy()) {
             if (!parts.isJobOf(work, form.buildId())) {
                 problems.add(new Problem("neededBy", "A part can only be needed by jobs of its own build."));
             }
         }
-        BadInput.throwIfAny(problems);
+        return problems;
     }
 }

@@ -15,11 +15,10 @@ import galecrest.server.problem.BadInput;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -63,8 +62,16 @@ public class PlanService {
      */
     public record Current(long change, ShopSnapshot shop, Plan plan, Guide guide) {}
 
-    /** The plan of this moment. */
+    /**
+     * The plan of this moment; of what is in the record, so it is asked for before a change and not within one.
+     *
+     * @throws IllegalStateException within a change, whose half-done state would be taken for the record
+     */
     public synchronized Current current() {
+        if (TransactionSynchronizationManager.isActualTransactionActive()
+                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            throw new IllegalStateException("The plan was asked for within a change; ask for it before.");
+        }
         Instant now = now();
         Current known = current;
         if (known != null
@@ -72,14 +79,27 @@ public class PlanService {
                 && known.shop().now().equals(now)) {
             return known;
         }
-        Current fresh = reading.execute(status -> {
-            long change = journal.last();
-            ShopSnapshot shop = snapshots.snapshot(now);
-            Planner.Thought thought = think(shop);
-            return new Current(change, shop, thought.plan(), thought.guide());
-        });
+        Current fresh = reading.execute(status -> make(now));
         current = fresh;
         return fresh;
+    }
+
+    /** The record with what the open change has written. */
+    public ShopSnapshot shopAsWritten() {
+        return snapshots.snapshot(now());
+    }
+
+    /** The plan as it would be with what the open transaction has written; it may still be rolled back. */
+    public Current asWritten() {
+        return make(now());
+    }
+
+    /** The plan of the record as the open transaction sees it. */
+    private Current make(Instant now) {
+        long change = journal.last();
+        ShopSnapshot shop = snapshots.snapshot(now);
+        Planner.Thought thought = think(shop);
+        return new Current(change, shop, thought.plan(), thought.guide());
     }
 
     /** The plan of a shop, beginning from what the last long thinking came to. */
@@ -167,21 +187,24 @@ public class PlanService {
     }
 
     /**
-     * Refuses a pin that the plan could not hold.
+     * Refuses a pin that the plan could not hold. To be called last within the change that has written
+     * it; the plan that is made here is kept, so that it need not be made again once the change is in.
      *
      * @throws BadInput with the planner's reason
      */
     public void mustHold(Pin pin) {
-        ShopSnapshot shop = snapshots.snapshot(now());
-        List<Pin> pins = new ArrayList<>(shop.pins());
-        pins.removeIf(p -> p.id().equals(pin.id()));
-        pins.add(pin);
-        Plan plan = think(shop.withPins(pins)).plan();
-        for (Plan.BrokenPin broken : plan.brokenPins()) {
+        Current next = make(now());
+        for (Plan.BrokenPin broken : next.plan().brokenPins()) {
             if (broken.pin().equals(pin.id())) {
-                String name = new Sentences(shop).work(pin.work());
+                String name = new Sentences(next.shop()).work(pin.work());
                 throw new BadInput("pin", "The pin on " + name + " cannot hold: " + broken.reason());
             }
         }
+        keep(next);
+    }
+
+    /** Its number is that of a change not yet in, so that nobody is given it before it is. */
+    private synchronized void keep(Current made) {
+        current = made;
     }
 }

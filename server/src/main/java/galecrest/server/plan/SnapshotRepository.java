@@ -25,7 +25,7 @@ import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
-import galecrest.core.parts.Arrival;
+import galecrest.core.outwork.VendorRecord;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -39,6 +39,7 @@ import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
 import galecrest.core.shop.TieBreak;
+import galecrest.core.time.Arrival;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
@@ -209,6 +210,7 @@ public class SnapshotRepository {
                 "select * from vendor_hours order by day, start_minute", "vendor_id", SnapshotRepository::shift);
         var closures =
                 grouped("select * from vendor_closure order by from_day", "vendor_id", SnapshotRepository::closure);
+        var records = records();
         return db.sql("select * from vendor order by name, id")
                 .query((row, n) -> new Vendor(
                         new VendorId(row.getString("id")),
@@ -216,8 +218,23 @@ public class SnapshotRepository {
                         row.getString("trade"),
                         row.getString("phone"),
                         hours.getOrDefault(row.getString("id"), List.of()),
-                        closures.getOrDefault(row.getString("id"), List.of())))
+                        closures.getOrDefault(row.getString("id"), List.of()),
+                        Optional.ofNullable(records.get(row.getString("id"))).map(VendorRecord::new)))
                 .list();
+    }
+
+    /** The latest deliveries of each vendor, so many at most. */
+    private Map<String, List<VendorRecord.Kept>> records() {
+        return grouped(
+                """
+                select * from (
+                    select *, row_number() over (partition by vendor_id order by came_at desc, id) as latest
+                    from delivery) d
+                where latest <= 20 order by came_at, id""",
+                "vendor_id",
+                row -> new VendorRecord.Kept(
+                        row.getTimestamp("promised_at").toInstant(),
+                        row.getTimestamp("came_at").toInstant()));
     }
 
     private List<Build> builds() {
@@ -261,8 +278,14 @@ public class SnapshotRepository {
                 "select * from job_started_by order by person_id",
                 "work_id",
                 row -> new PersonId(row.getString("person_id")));
-        var parts = grouped(
-                "select * from part_need order by part_id", "work_id", row -> new PartId(row.getString("part_id")));
+        var parts = grouped("""
+                -- A kit is complete before a job that needs any of it may start.
+                select n.work_id, n.part_id from part_need n
+                union
+                select n.work_id, k.id from part_need n
+                join part p on p.id = n.part_id and p.kit <> ''
+                join part k on k.build_id = p.build_id and k.kit = p.kit
+                order by part_id""", "work_id", row -> new PartId(row.getString("part_id")));
         return db.sql("select * from work w join job j on j.work_id = w.id order by w.position, w.id")
                 .query((row, n) -> {
                     String id = row.getString("id");
@@ -389,7 +412,8 @@ public class SnapshotRepository {
                                 : Optional.of(arrival(row, "arrival")),
                         Minutes.of(row.getInt("inspection_minutes")),
                         Optional.ofNullable(row.getString("paired_with")).map(PartId::new),
-                        Optional.ofNullable(row.getString("pair_override"))))
+                        Optional.ofNullable(row.getString("pair_override")),
+                        Optional.ofNullable(row.getString("vendor_id")).map(VendorId::new)))
                 .list();
     }
 

@@ -34,7 +34,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             "stage_build_id_name",
             new Problem("stage", "The build has a stage of that name already."),
             "outwork_vendor_id_fkey",
-            new Problem("vendor", "Outwork still goes to this vendor; move or remove it first."));
+            new Problem("vendor", "Outwork still goes to this vendor; move or remove it first."),
+            "part_vendor_id_fkey",
+            new Problem("vendor", "Parts still come from this vendor; change or remove them first."),
+            "shelf_vendor_id_fkey",
+            new Problem("vendor", "Something on the shelf still comes from this vendor."));
 
     @ExceptionHandler
     ProblemDetail badInput(BadInput bad) {

@@ -7,6 +7,7 @@ import galecrest.core.build.Work;
 import galecrest.core.parts.PartLine;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.rescue.Move;
+import galecrest.core.rescue.Moves;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -142,6 +143,10 @@ class MoveRepository {
                 .map(PartLine::name)
                 .findFirst()
                 .orElse("a part");
+        db.sql("update part set pair_override = :because where paired_with = :id and pair_override is null")
+                .param("because", Moves.HALF_GONE)
+                .param("id", fix.part().value())
+                .update();
         db.sql("delete from part_need where part_id = :id")
                 .param("id", fix.part().value())
                 .update();

@@ -12,8 +12,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param change the change of the record that they are for
  * @param madeFor the moment that they are for
+ * @param harm what one more day of each thing outside does, the worst first
  */
-public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds) {
+public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds, List<Harm> harm) {
     /** The odds of one commitment; see {@link Chance.Odds}. */
     public record Odds(
             String commitmentId,
@@ -26,6 +27,24 @@ public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds
             List<OnChain> chain,
             List<Driver> drivers) {}
 
+    /**
+     * What one more day of a thing that is outside does; see {@link galecrest.core.plan.Harm}.
+     *
+     * @param id of a part or of outwork
+     * @param hardest the date that becomes later by most, or else loses most of its margin
+     */
+    public record Harm(
+            String id,
+            long inHandMinutes,
+            double hardHours,
+            double promisedHours,
+            long marginLostMinutes,
+            @Nullable String hardest,
+            long hardestLosesMinutes,
+            @Nullable Instant neededAt,
+            @Nullable Instant orderBy,
+            @Nullable Integer daysLeft) {}
+
     /** The share of trials in which a work was on the chain. */
     public record OnChain(String workId, double share) {}
 
@@ -35,7 +54,7 @@ public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds
     /** Chains are told as far as so many works. */
     private static final int MOST = 12;
 
-    static OddsView of(long change, ShopSnapshot shop, Chance chance) {
+    static OddsView of(long change, ShopSnapshot shop, Chance chance, List<galecrest.core.plan.Harm.OfThing> harm) {
         Sentences words = new Sentences(shop);
         return new OddsView(
                 change,
@@ -57,6 +76,19 @@ public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds
                                 o.drivers().stream()
                                         .map(d -> new Driver(d.what(), d.id(), words.driver(d), d.correlation()))
                                         .toList()))
+                        .toList(),
+                harm.stream()
+                        .map(h -> new Harm(
+                                h.id(),
+                                h.inHand().toMinutes(),
+                                h.hardHours(),
+                                h.promisedHours(),
+                                h.marginLost().value(),
+                                h.hardest().map(c -> c.value()).orElse(null),
+                                h.hardestLoses().value(),
+                                h.need().map(n -> n.neededAt()).orElse(null),
+                                h.need().flatMap(n -> n.orderBy()).orElse(null),
+                                h.need().flatMap(n -> n.daysLeft()).orElse(null)))
                         .toList());
     }
 }

@@ -3,25 +3,37 @@ package galecrest.server.thinking;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.CommitmentId;
 import galecrest.core.plan.ChanceOptions;
+import galecrest.core.plan.Harm;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Planner;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.Simulation;
 import galecrest.core.rescue.Rescue;
 import galecrest.server.NewId;
+import galecrest.server.access.Role;
+import galecrest.server.build.JobSheetService;
 import galecrest.server.exchange.CoreJson;
+import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import jakarta.annotation.PostConstruct;
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,6 +46,12 @@ class Thinker {
     private static final Logger LOG = LoggerFactory.getLogger(Thinker.class);
     private static final long PAUSE_MILLIS = 300;
     private static final long BEAT_MILLIS = 400;
+    /** Odds are reckoned once nothing has changed for so long: they would take the time of those who change things. */
+    private static final long REST_NANOS = 1_200_000_000L;
+
+    /** A new build is planned without a date that presses it. */
+    private static final Duration LONG_AWAY = Duration.ofDays(400);
+
     private static final int TRIALS = 1000;
     private static final int RESCUE_TRIALS = 300;
     private static final int THREADS = 2;
@@ -42,6 +60,8 @@ class Thinker {
 
     private final ThoughtRepository queue;
     private final PlanService plans;
+    private final Journal journal;
+    private final JobSheetService sheets;
     private final String name = NewId.next();
     private final ObjectMapper core = CoreJson.mapper();
     private final Thread thread = new Thread(this::run, "thinker");
@@ -50,12 +70,16 @@ class Thinker {
         beats.setDaemon(true);
         return beats;
     });
+    private long lastChange = -1;
+    private long lastSeen = System.nanoTime() - REST_NANOS;
     private volatile boolean stopping;
     private volatile boolean goOn;
 
-    Thinker(ThoughtRepository queue, PlanService plans) {
+    Thinker(ThoughtRepository queue, PlanService plans, Journal journal, JobSheetService sheets) {
+        this.sheets = sheets;
         this.queue = queue;
         this.plans = plans;
+        this.journal = journal;
     }
 
     @PostConstruct
@@ -76,7 +100,9 @@ class Thinker {
     private void run() {
         while (!stopping) {
             try {
-                queue.askChance();
+                if (quiet()) {
+                    queue.askChance();
+                }
                 Optional<Thought> next = queue.claim(name);
                 if (next.isPresent()) {
                     think(next.get());
@@ -92,6 +118,16 @@ class Thinker {
                 }
             }
         }
+    }
+
+    /** Whether the record has rested for a while; odds of what is being changed are not worth having. */
+    private boolean quiet() {
+        long change = journal.last();
+        if (change != lastChange) {
+            lastChange = change;
+            lastSeen = System.nanoTime();
+        }
+        return System.nanoTime() - lastSeen >= REST_NANOS;
     }
 
     private static void pause() {
@@ -111,7 +147,8 @@ class Thinker {
         var beats = heart.scheduleAtFixedRate(
                 () -> {
                     try {
-                        goOn = queue.beat(thought.id(), name, news.getAndSet(null)) && goOn;
+                        boolean wanted = thought.kind() != Thought.Kind.CHANCE || journal.last() == thought.change();
+                        goOn = queue.beat(thought.id(), name, news.getAndSet(null)) && goOn && wanted;
                     } catch (RuntimeException lost) {
                         LOG.debug("A beat was lost: {}", lost.getMessage());
                     }
@@ -125,6 +162,7 @@ class Thinker {
                         case CHANCE -> chance();
                         case RESCUE -> rescue(thought);
                         case HARDER -> harder(thought);
+                        case PROMISE -> promise(thought);
                     };
             queue.end(
                     thought.id(),
@@ -144,8 +182,41 @@ class Thinker {
     private @Nullable Object chance() {
         PlanService.Current now = plans.current();
         return Simulation.of(now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goOn)
-                .map(c -> OddsView.of(now.change(), now.shop(), c))
+                .flatMap(c -> Harm.of(now.shop(), now.guide(), () -> goOn)
+                        .map(h -> OddsView.of(now.change(), now.shop(), c, h)))
                 .orElse(null);
+    }
+
+    /** Plans the shop with one build more, its other dates first, and lets luck play on it. */
+    private @Nullable Object promise(Thought thought) {
+        PlanService.Current now = plans.current();
+        Instant longAway = now.shop().now().plus(LONG_AWAY);
+        JobSheetService.Tried tried = asManager(thought, () -> sheets.withNewBuild(thought.subject(), longAway));
+        Planner.Thought found = Planner.think(
+                tried.shop(),
+                PlanOptions.interactive(tried.shop()).from(Optional.of(now.guide())),
+                (steps, score) -> goOn);
+        return Simulation.of(
+                        tried.shop(),
+                        found.plan(),
+                        found.guide(),
+                        ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
+                        done -> goOn)
+                .map(chance -> PromiseView.of(chance, tried.end()))
+                .orElse(null);
+    }
+
+    /** What only the manager may, for the manager who asked. */
+    private static <T> T asManager(Thought thought, Supplier<T> action) {
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                thought.askedBy(), null, List.of(new SimpleGrantedAuthority("ROLE_" + Role.MANAGER))));
+        SecurityContextHolder.setContext(context);
+        try {
+            return action.get();
+        } finally {
+            SecurityContextHolder.clearContext();
+        }
     }
 
     private Object rescue(Thought thought) {
@@ -165,7 +236,7 @@ class Thinker {
                     last.set(view);
                     news.set(view);
                 });
-        return last.get() == null ? new RescueView(0, 0, java.util.List.of()) : last.get();
+        return last.get() == null ? new RescueView(0, 0, List.of()) : last.get();
     }
 
     /** How far a search is. */

@@ -32,7 +32,9 @@ public record Thought(
         /** The odds of the present plan. */
         CHANCE,
         /** What would win a date back. */
-        RESCUE
+        RESCUE,
+        /** When a new build from a template would be ready. */
+        PROMISE
     }
 
     /** Where it stands. */

@@ -42,7 +42,8 @@ class ThoughtController {
             java.time.Instant askedAt,
             Thought.State state,
             Thinker.@Nullable Progress harder,
-            @Nullable RescueView rescue) {}
+            @Nullable RescueView rescue,
+            @Nullable PromiseView promise) {}
 
     @GetMapping("/odds")
     OddsAnswer odds() {
@@ -65,7 +66,8 @@ class ThoughtController {
                 thought.askedAt(),
                 thought.state(),
                 thought.kind() == Thought.Kind.HARDER ? Telling.as(told, Thinker.Progress.class) : null,
-                thought.kind() == Thought.Kind.RESCUE ? Telling.as(told, RescueView.class) : null);
+                thought.kind() == Thought.Kind.RESCUE ? Telling.as(told, RescueView.class) : null,
+                thought.kind() == Thought.Kind.PROMISE ? Telling.as(told, PromiseView.class) : null);
     }
 
     @PostMapping("/thoughts/harder")
@@ -76,6 +78,14 @@ class ThoughtController {
     @PostMapping("/thoughts/rescue")
     Asked rescue(@RequestBody RescueForm form) {
         return new Asked(thoughts.rescue(form.commitmentId()));
+    }
+
+    record PromiseForm(String template) {}
+
+    /** Asks when a new build from a template would be ready. */
+    @PostMapping("/thoughts/promise")
+    Asked promise(@RequestBody PromiseForm form) {
+        return new Asked(thoughts.promise(form.template()));
     }
 
     @PostMapping("/thoughts/{id}/stop")

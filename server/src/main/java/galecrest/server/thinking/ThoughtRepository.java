@@ -132,10 +132,10 @@ class ThoughtRepository {
     }
 
     /** The newest odds that are ready. */
-    Optional<Thought> odds() {
+    Optional<String> oddsId() {
         return db.sql("""
-                        select * from thought where kind = 'CHANCE' and state = 'DONE'
-                        order by change_id desc, ended_at desc limit 1""").query(this::row).optional();
+                        select id from thought where kind = 'CHANCE' and state = 'DONE'
+                        order by change_id desc, ended_at desc limit 1""").query(String.class).optional();
     }
 
     /** What people have asked for lately, the newest first. */

@@ -9,6 +9,7 @@ import galecrest.core.rescue.Moves;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
+import galecrest.server.build.JobSheetService;
 import galecrest.server.exchange.CoreJson;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
@@ -26,14 +27,25 @@ class ThoughtService {
 
     private final ThoughtRepository queue;
     private final MoveRepository moves;
+    private final OddsService odds;
+    private final JobSheetService sheets;
     private final PlanService plans;
     private final Journal journal;
     private final Who who;
     private final ObjectMapper core = CoreJson.mapper();
 
-    ThoughtService(ThoughtRepository queue, MoveRepository moves, PlanService plans, Journal journal, Who who) {
+    ThoughtService(
+            ThoughtRepository queue,
+            MoveRepository moves,
+            OddsService odds,
+            JobSheetService sheets,
+            PlanService plans,
+            Journal journal,
+            Who who) {
         this.queue = queue;
         this.moves = moves;
+        this.odds = odds;
+        this.sheets = sheets;
         this.plans = plans;
         this.journal = journal;
         this.who = who;
@@ -41,13 +53,7 @@ class ThoughtService {
 
     @AnyHand
     Optional<OddsView> odds() {
-        return queue.odds().map(t -> {
-            try {
-                return core.treeToValue(t.result(), OddsView.class);
-            } catch (JsonProcessingException e) {
-                throw new IllegalStateException("The odds cannot be read.", e);
-            }
-        });
+        return odds.latest();
     }
 
     @AnyHand
@@ -71,6 +77,12 @@ class ThoughtService {
             throw new NotThere("commitment");
         }
         return queue.ask(Thought.Kind.RESCUE, commitment, journal.last(), 0, who.name());
+    }
+
+    @ManagerOnly
+    String promise(String template) {
+        sheets.template(template);
+        return queue.ask(Thought.Kind.PROMISE, template, journal.last(), 0, who.name());
     }
 
     @ManagerOnly

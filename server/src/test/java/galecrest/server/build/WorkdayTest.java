@@ -40,6 +40,21 @@ class WorkdayTest extends ServerTest {
         assertThat(find("works", "id", next).get("status").asText()).isEqualTo("TODO");
     }
 
+    /** Work that came after publishing may stand on the chain of a date; a hand's day does not know it and stands. */
+    @Test
+    void aHandsDayStandsWhileNewWorkIsUnpublished() throws Exception {
+        String car = find("cars", "number", "61").get("id").asText();
+        for (int i = 0; i < 3; i++) {
+            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "rework " + i + " @cockpit 400m"));
+        }
+        Answer day = call(BO, "GET", "/api/my-day", null);
+        assertThat(day.status()).isEqualTo(200);
+        assertThat(call(BO, "GET", "/api/board", null).status()).isEqualTo(200);
+        for (int i = 0; i < 3; i++) {
+            call(MARA, "POST", "/api/undo", null);
+        }
+    }
+
     @Test
     void theCaptureLineBecomesTheRightThingPlanned() throws Exception {
         String car = find("cars", "number", "8").get("id").asText();

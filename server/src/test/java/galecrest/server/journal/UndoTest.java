@@ -71,14 +71,14 @@ class UndoTest extends ServerTest {
     void whatSomebodyElseHasChangedSinceIsNotOverwritten() throws Exception {
         moveFlange(MARA, 1);
         ObjectNode part = flangeForm();
-        part.put("supplier", "Another coater");
+        part.put("specification", "Another coater");
         assertThat(call(SEF, "PUT", "/api/parts/" + part.get("id").asText(), part)
                         .status())
                 .isEqualTo(204);
         Answer undo = call(MARA, "POST", "/api/undo", null);
         assertThat(undo.status()).isEqualTo(422);
         assertThat(undo.at("undo")).contains("somebody has changed the same since");
-        assertThat(flangeForm().get("supplier").asText()).isEqualTo("Another coater");
+        assertThat(flangeForm().get("specification").asText()).isEqualTo("Another coater");
         call(SEF, "POST", "/api/undo", null);
         call(MARA, "POST", "/api/undo", null);
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
+import java.time.Instant;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
@@ -81,6 +82,28 @@ class ThinkingTest extends ServerTest {
         call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "weld a bracket @front 3h"));
         assertThat(board().path("change").asLong()).isGreaterThan(change);
         awaitOdds();
+    }
+
+    @Test
+    void aNewBuildIsPromisedWithoutATraceOfIt() throws Exception {
+        String before = record();
+        String id = call(MARA, "POST", "/api/thoughts/promise", Map.of("template", "nut-and-bolt-week"))
+                .body()
+                .path("id")
+                .asText();
+        await(() -> thought(id).path("state").asText().equals("DONE"));
+        JsonNode promise = thought(id).path("promise");
+        Instant half = Instant.parse(promise.path("p50").asText());
+        Instant four = Instant.parse(promise.path("p80").asText());
+        assertThat(half).isAfter(Instant.parse(board().path("now").asText())).isBeforeOrEqualTo(four);
+        assertThat(four).isBeforeOrEqualTo(Instant.parse(promise.path("p95").asText()));
+        assertThat(record()).isEqualTo(before);
+        assertThat(call(MARA, "POST", "/api/thoughts/promise", Map.of("template", "moon rocket"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(call(SEF, "POST", "/api/thoughts/promise", Map.of("template", "rewire"))
+                        .status())
+                .isEqualTo(403);
     }
 
     @Test

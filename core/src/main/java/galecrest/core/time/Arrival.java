@@ -1,4 +1,4 @@
-package galecrest.core.parts;
+package galecrest.core.time;
 
 import java.time.Instant;
 

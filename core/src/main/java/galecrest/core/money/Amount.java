@@ -1,0 +1,51 @@
+package galecrest.core.money;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/**
+ * An amount in the shop's currency, in whole cents. Products are rounded half up to the cent, sums are exact.
+ *
+ * @param value always with two decimals
+ */
+public record Amount(BigDecimal value) implements Comparable<Amount> {
+    public static final Amount ZERO = new Amount(BigDecimal.ZERO);
+    private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
+
+    public Amount {
+        value = value.setScale(2, RoundingMode.UNNECESSARY);
+    }
+
+    /** @throws ArithmeticException where the text has parts of a cent */
+    public static Amount of(String value) {
+        return new Amount(new BigDecimal(value));
+    }
+
+    /** The product of a quantity and a price, to the cent. */
+    public static Amount of(BigDecimal quantity, BigDecimal price) {
+        return new Amount(quantity.multiply(price).setScale(2, RoundingMode.HALF_UP));
+    }
+
+    public Amount plus(Amount other) {
+        return new Amount(value.add(other.value));
+    }
+
+    public Amount minus(Amount other) {
+        return new Amount(value.subtract(other.value));
+    }
+
+    /** So many per cent of it, to the cent. */
+    public Amount percent(BigDecimal percent) {
+        return new Amount(value.multiply(percent).divide(HUNDRED, 2, RoundingMode.HALF_UP));
+    }
+
+    @Override
+    public int compareTo(Amount other) {
+        return value.compareTo(other.value);
+    }
+
+    @Override
+    public String toString() {
+        return value.toPlainString();
+    }
+}

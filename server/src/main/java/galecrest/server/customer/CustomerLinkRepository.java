@@ -1,0 +1,99 @@
+package galecrest.server.customer;
+
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class CustomerLinkRepository {
+    private final JdbcClient db;
+
+    CustomerLinkRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** What an open link reaches. */
+    record Open(String id, String buildId, boolean money, Instant expiresAt) {}
+
+    Optional<Open> open(String hash, Instant now) {
+        return db.sql("""
+                        select id, build_id, money, expires_at from customer_link
+                        where hash = :hash and revoked_at is null and expires_at > :now""")
+                .param("hash", hash)
+                .param("now", Timestamp.from(now))
+                .query(Open.class)
+                .optional();
+    }
+
+    Optional<String> build(String id) {
+        return db.sql("select name from build where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+
+    void insert(String id, String hash, String build, Instant now, String by, Instant expires, boolean money) {
+        db.sql("""
+                        insert into customer_link (id, hash, build_id, made_at, made_by, expires_at, money)
+                        values (:id, :hash, :build, :now, :by, :expires, :money)""")
+                .param("id", id)
+                .param("hash", hash)
+                .param("build", build)
+                .param("now", Timestamp.from(now))
+                .param("by", by)
+                .param("expires", Timestamp.from(expires))
+                .param("money", money)
+                .update();
+    }
+
+    boolean revoke(String id, Instant now) {
+        return db.sql("update customer_link set revoked_at = :now where id = :id and revoked_at is null")
+                        .param("now", Timestamp.from(now))
+                        .param("id", id)
+                        .update()
+                > 0;
+    }
+
+    List<CustomerController.CustomersLink> of(String build) {
+        return db.sql("""
+                        select id, made_at, made_by, expires_at, revoked_at, money from customer_link
+                        where build_id = :build order by made_at desc, id""")
+                .param("build", build)
+                .query(CustomerController.CustomersLink.class)
+                .list();
+    }
+
+    List<CustomerController.CustomersStage> stages(String build) {
+        return db.sql("""
+                        select coalesce(s.name, 'Else') as name, count(*) filter (where w.status = 'DONE')::int as done,
+                            count(*)::int as total
+                        from work w left join stage s on s.id = w.stage_id where w.build_id = :build
+                        group by s.id, s.name, s.position order by s.position nulls last""")
+                .param("build", build)
+                .query(CustomerController.CustomersStage.class)
+                .list();
+    }
+
+    List<String> ownParts(String build) {
+        return db.sql("""
+                        select name from part
+                        where build_id = :build and own and state not in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW')
+                        order by position""").param("build", build).query(String.class).list();
+    }
+
+    List<CustomerController.CustomersPhoto> photos(String build) {
+        return db.sql("""
+                        select p.id, caption, at, width, height from photo p join released_photo r on r.photo_id = p.id
+                        where build_id = :build and not removed order by at desc, p.id""")
+                .param("build", build)
+                .query(CustomerController.CustomersPhoto.class)
+                .list();
+    }
+
+    String shopName() {
+        return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
+    }
+}

@@ -1,0 +1,89 @@
+package galecrest.server.customer;
+
+import galecrest.server.NewId;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** Links for customers: unguessable, with an end, revocable at any time. */
+@Service
+class CustomerLinkService {
+    private static final int TOKEN_BYTES = 24;
+    private static final int MOST_DAYS = 400;
+
+    private final SecureRandom random = new SecureRandom();
+    private final CustomerLinkRepository links;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+
+    CustomerLinkService(CustomerLinkRepository links, Journal journal, Clock clock, Who who) {
+        this.links = links;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    @ManagerOnly
+    List<CustomerController.CustomersLink> of(String build) {
+        return links.of(build);
+    }
+
+    @ManagerOnly
+    CustomerController.MadeLink make(String build, CustomerController.CustomersLinkForm form) {
+        String name = links.build(build).orElseThrow(() -> new NotThere("build"));
+        if (form.days() < 1 || form.days() > MOST_DAYS) {
+            throw new BadInput("days", "A link lasts 1 to " + MOST_DAYS + " days.");
+        }
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String id = NewId.next();
+        journal.change(
+                "made a customer's link for the " + name,
+                () -> links.insert(
+                        id,
+                        hash(token),
+                        build,
+                        clock.instant(),
+                        who.name(),
+                        clock.instant().plus(Duration.ofDays(form.days())),
+                        form.money()));
+        return new CustomerController.MadeLink(id, "/c/" + token);
+    }
+
+    @ManagerOnly
+    void revoke(String id) {
+        journal.change("revoked a customer's link", () -> {
+            if (!links.revoke(id, clock.instant())) {
+                throw new NotThere("link");
+            }
+        });
+    }
+
+    /** What the link reaches; the answer is the same whether it never was, has ended or was revoked. */
+    CustomerLinkRepository.Open open(String token) {
+        return links.open(hash(token), clock.instant()).orElseThrow(() -> new NotThere("page"));
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,244 @@
+package galecrest.server.customer;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
+import galecrest.core.build.Commitment;
+import galecrest.core.build.Hold;
+import galecrest.core.build.ReasonTag;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
+import galecrest.core.money.Ledger;
+import galecrest.core.plan.Plan;
+import galecrest.server.money.ChangeOrderService;
+import galecrest.server.money.MoneyService;
+import galecrest.server.paper.Sheet;
+import galecrest.server.photo.PhotoService;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import galecrest.server.thinking.OddsService;
+import galecrest.server.thinking.OddsView;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Service;
+
+/** What whoever has a customer's link may see and answer: one build's released facts, nothing else. */
+@Service
+class CustomerService {
+    private static final int SOME = 5;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
+
+    private final CustomerLinkService links;
+    private final CustomerLinkRepository record;
+    private final PlanService plans;
+    private final OddsService odds;
+    private final ChangeOrderService changes;
+    private final MoneyService money;
+    private final PhotoService photos;
+
+    CustomerService(
+            CustomerLinkService links,
+            CustomerLinkRepository record,
+            PlanService plans,
+            OddsService odds,
+            ChangeOrderService changes,
+            MoneyService money,
+            PhotoService photos) {
+        this.links = links;
+        this.record = record;
+        this.plans = plans;
+        this.odds = odds;
+        this.changes = changes;
+        this.money = money;
+        this.photos = photos;
+    }
+
+    CustomerController.Page page(String token) {
+        CustomerLinkRepository.Open link = links.open(token);
+        PlanService.Current now = plans.current();
+        BuildId id = new BuildId(link.buildId());
+        Build build = now.shop().builds().stream()
+                .filter(b -> b.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotThere("page"));
+        List<Work> works =
+                now.shop().works().stream().filter(w -> w.build().equals(id)).toList();
+        List<ChangeOrderService.CustomersChange> orders = own(now, id, changes.of(link.buildId()));
+        return new CustomerController.Page(
+                record.shopName(),
+                now.shop().zone().getId(),
+                now.shop().now(),
+                build.name(),
+                build.number(),
+                (int) works.stream().filter(w -> w.status() == Status.DONE).count(),
+                works.size(),
+                record.stages(link.buildId()),
+                works.stream()
+                        .filter(w -> w.status() == Status.STARTED)
+                        .map(Work::name)
+                        .toList(),
+                next(now, works),
+                waits(works, link.buildId(), orders),
+                dates(now, id),
+                orders,
+                record.photos(link.buildId()),
+                changes.currency(),
+                link.money() ? money(money.of(link.buildId())) : null);
+    }
+
+    /** What a change does to the dates of other customers is none of this one's business. */
+    private static List<ChangeOrderService.CustomersChange> own(
+            PlanService.Current now, BuildId id, List<ChangeOrderService.CustomersChange> orders) {
+        Map<String, Commitment> mine = new HashMap<>();
+        now.shop().commitments().stream().filter(c -> c.build().equals(id)).forEach(c -> mine.put(c.id().value(), c));
+        return orders.stream()
+                .map(o -> new ChangeOrderService.CustomersChange(
+                        o.id(),
+                        o.title(),
+                        o.note(),
+                        o.total(),
+                        o.effect().stream()
+                                .filter(e -> mine.containsKey(e.commitment()))
+                                .map(e -> e.named(mine.get(e.commitment()).name()))
+                                .toList(),
+                        o.state(),
+                        o.decidedBy()))
+                .toList();
+    }
+
+    private static List<String> next(PlanService.Current now, List<Work> works) {
+        Map<WorkId, Plan.Placed> placed = new HashMap<>();
+        now.plan().placed().forEach(p -> placed.put(p.work(), p));
+        return works.stream()
+                .filter(w -> w.status() == Status.TODO && placed.containsKey(w.id()))
+                .sorted(Comparator.comparing((Work w) -> placed.get(w.id()).start())
+                        .thenComparing(Work::id))
+                .limit(SOME)
+                .map(Work::name)
+                .toList();
+    }
+
+    private List<String> waits(List<Work> works, String build, List<ChangeOrderService.CustomersChange> orders) {
+        List<String> waits = new ArrayList<>();
+        orders.stream().filter(o -> o.decidedBy() == null).forEach(o -> waits.add("Your yes or no: " + o.title()));
+        works.stream()
+                .filter(w -> w.status() != Status.DONE)
+                .flatMap(w -> w.hold().stream())
+                .filter(h -> h.reason() == ReasonTag.DECIDE)
+                .map(Hold::note)
+                .forEach(note -> waits.add("A decision: " + note));
+        record.ownParts(build).forEach(p -> waits.add("A part that you bring: " + p));
+        return waits;
+    }
+
+    private List<CustomerController.DateView> dates(PlanService.Current now, BuildId id) {
+        Map<String, OddsView.Odds> known = new HashMap<>();
+        odds.latest().ifPresent(o -> o.odds().forEach(x -> known.put(x.commitmentId(), x)));
+        List<CustomerController.DateView> dates = new ArrayList<>();
+        for (int i = 0; i < now.shop().commitments().size(); i++) {
+            Commitment commitment = now.shop().commitments().get(i);
+            if (commitment.build().equals(id)) {
+                OddsView.Odds odd = known.get(commitment.id().value());
+                dates.add(new CustomerController.DateView(
+                        commitment.name(),
+                        commitment.due(),
+                        now.plan().outlooks().get(i).finish().orElse(null),
+                        odd == null ? null : odd.p50(),
+                        odd == null ? null : odd.p95()));
+            }
+        }
+        return dates;
+    }
+
+    private static CustomerController.MoneyView money(Ledger ledger) {
+        return new CustomerController.MoneyView(
+                ledger.agreed().value(),
+                ledger.spent().value(),
+                ledger.tax().value(),
+                ledger.paid().value(),
+                ledger.owed().value());
+    }
+
+    void answer(String token, String id, CustomerController.AnswerForm form) {
+        CustomerLinkRepository.Open link = links.open(token);
+        if (form.name().isBlank() || form.name().length() > 80) {
+            throw new BadInput("name", "Please write your name, so that the shop knows who answered.");
+        }
+        SecurityContext before = SecurityContextHolder.getContext();
+        SecurityContext customer = SecurityContextHolder.createEmptyContext();
+        customer.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
+                form.name().strip() + " (customer)", null, List.of()));
+        SecurityContextHolder.setContext(customer);
+        try {
+            changes.decideAsCustomer(
+                    link.buildId(), id, form.accept(), form.name().strip(), form.note());
+        } finally {
+            SecurityContextHolder.setContext(before);
+        }
+    }
+
+    PhotoService.Picture photo(String token, String id, boolean small) {
+        return photos.released(links.open(token).buildId(), id, small);
+    }
+
+    /** The same as the page, on paper. */
+    byte[] report(String token) {
+        CustomerLinkRepository.Open link = links.open(token);
+        CustomerController.Page page = page(token);
+        ZoneId zone = ZoneId.of(page.zone());
+        Sheet sheet = Sheet.titled((page.number() + " " + page.car()).strip())
+                .line(page.shop() + ", " + day(page.now(), zone))
+                .line(page.done() + " of " + page.total() + " jobs are done.");
+        list(sheet, "Going on now", page.doing());
+        list(sheet, "Next", page.next());
+        list(sheet, "Waits for you", page.waitsForYou());
+        sheet.heading("Dates");
+        sheet.table(
+                List.of("what", "due", "likely by", "almost surely by"),
+                page.dates().stream()
+                        .map(d -> List.of(
+                                d.name(), day(d.due(), zone), day(d.likelyBy(), zone), day(d.almostSurelyBy(), zone)))
+                        .toList());
+        if (page.money() != null) {
+            CustomerController.MoneyView m = page.money();
+            sheet.heading("Money, " + page.currency());
+            sheet.table(
+                    List.of("agreed", "done so far, net", "tax", "paid", "open"),
+                    List.of(List.of(
+                            m.agreed().toPlainString(),
+                            m.spent().toPlainString(),
+                            m.tax().toPlainString(),
+                            m.paid().toPlainString(),
+                            m.owed().toPlainString())));
+        }
+        page.photos().stream()
+                .limit(SOME)
+                .forEach(p -> sheet.picture(
+                        photos.released(link.buildId(), p.id(), false).content(),
+                        p.caption() + ", " + day(p.at(), zone)));
+        return sheet.pdf();
+    }
+
+    private static void list(Sheet sheet, String heading, List<String> lines) {
+        if (!lines.isEmpty()) {
+            sheet.heading(heading);
+            lines.forEach(l -> sheet.line("- " + l));
+        }
+    }
+
+    private static String day(@Nullable Instant at, ZoneId zone) {
+        return at == null ? "not known yet" : DAY.format(at.atZone(zone));
+    }
+}

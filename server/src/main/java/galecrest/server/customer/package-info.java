@@ -1,0 +1,5 @@
+/** The one page that a customer sees, by a link of its own. */
+@NullMarked
+package galecrest.server.customer;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,137 @@
+package galecrest.server.demo;
+
+import galecrest.server.NewId;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import org.springframework.context.annotation.Profile;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What lies on the demo shop's desk: how vendors have kept their word, a shaft nobody has measured, a parcel to open. */
+@Repository
+@Profile("demo")
+class DemoDeskRepository {
+    private final JdbcClient db;
+
+    DemoDeskRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    void all(DemoShop shop) {
+        kept(shop, "Tide Driveline", 4, 6, 5, 9, 3, 7);
+        kept(shop, "Harbour Coatings", 0, 1, 0, 2, 0, 0, 1);
+        kept(shop, "Anchor Machining", 0, 0, 1);
+        kept(shop, "Quay Rolling Road", 0, 0, 0, 0);
+        kept(shop, "Slip Hose & Fittings", -1, 0, 0, 1);
+        db.sql(
+                        "update vendor set email = 'orders@' || replace(replace(lower(name), ' & ', '-'), ' ', '-') || '.example'")
+                .update();
+        said(shop, "driveshaft right", "Back-ordered; they wait for the tube.", 30, 1, 15);
+        said(shop, "oil cooler hoses, −10", "Being crimped, no day yet.", 22, 0, 16);
+        mate("oil cooler hoses, −10", "cooler", "THREAD", "-10 AN male", "-10 AN female");
+        mate("oil cooler hoses, −10", "take-off plate", "THREAD", "-10 AN male", "-10 AN female");
+        mate("driveshaft, long travel", "gearbox end", "SPLINE", "26 x 30 female", "26 x 30 male");
+        mate("driveshaft, long travel", "wheel end", "JOINT", "94 mm outer", "");
+        arrived("wishbone bushes", "8 bushes, 60 shore, bore for a 12 mm bolt", 8);
+        mate("wishbone bushes", "wishbone eye", "BORE_AND_SHAFT", "bore 34.00..34.05", "shaft 34.05..34.10");
+        db.sql("update part set tracking = 'BW-4471' where name = 'coated exhaust flange'")
+                .update();
+        buy(shop, "M8 × 25 flanged bolts", "box", "Harbour Fasteners", "Bo");
+        buy(shop, "brake cleaner", "6 cans", "Harbour Fasteners", "Bo");
+        buy(shop, "3.2 mm drill bits", "10", "Quayside Tools", "Ina");
+        buy(shop, "heat-shrink sleeve, 6 mm", "5 m", "Quayside Tools", "Kit");
+        money(shop);
+        shelf("oil filter, long", "shelf 2", 5, 4);
+        shelf("brake pads, rear, soft", "shelf 4", 2, 3);
+        shelf("spark plugs, cold", "drawer 7", 12, 8);
+    }
+
+    /** A vendor's deliveries, each so many days after the promised day. */
+    private void kept(DemoShop shop, String vendor, int... late) {
+        for (int i = 0; i < late.length; i++) {
+            Instant promised = shop.now().minus(21L * (i + 1), ChronoUnit.DAYS);
+            db.sql(
+                            "insert into delivery select :id, id, 'an earlier delivery', :promised, :came from vendor where name = :vendor")
+                    .param("id", NewId.next())
+                    .param("vendor", vendor)
+                    .param("promised", Timestamp.from(promised))
+                    .param("came", Timestamp.from(promised.plus(late[i], ChronoUnit.DAYS)))
+                    .update();
+        }
+    }
+
+    private void said(DemoShop shop, String part, String said, int hoursAgo, int nextDay, int hour) {
+        db.sql("insert into word select :id, id, null, :at, 'Mara', :said, :next from part where name = :part")
+                .param("id", NewId.next())
+                .param("part", part)
+                .param("at", Timestamp.from(shop.now().minus(hoursAgo, ChronoUnit.HOURS)))
+                .param("said", said)
+                .param("next", Timestamp.from(shop.at(nextDay, hour)))
+                .update();
+    }
+
+    void mate(String part, String place, String kind, String there, String comes) {
+        db.sql(
+                        "insert into mate select :id, id, :place, :kind, :there, :comes, (select count(*) from mate) from part where name = :part")
+                .param("id", NewId.next())
+                .param("part", part)
+                .param("place", place)
+                .param("kind", kind)
+                .param("there", there)
+                .param("comes", comes)
+                .update();
+    }
+
+    private void arrived(String part, String specification, int quantity) {
+        db.sql(
+                        "update part set state = 'ARRIVED', specification = :specification, quantity = :quantity where name = :part")
+                .param("part", part)
+                .param("specification", specification)
+                .param("quantity", quantity)
+                .update();
+    }
+
+    private void buy(DemoShop shop, String name, String quantity, String from, String by) {
+        db.sql("insert into supply values (:id, :name, :quantity, :from, null, :by, :at)")
+                .param("id", NewId.next())
+                .param("name", name)
+                .param("quantity", quantity)
+                .param("from", from)
+                .param("by", by)
+                .param("at", Timestamp.from(shop.now().minus(5, ChronoUnit.HOURS)))
+                .update();
+    }
+
+    /** Estimates of the customer cars, deposits, and the clock of what is done: welding takes longer than thought. */
+    private void money(DemoShop shop) {
+        db.sql("update shop set tax_percent = 19, hour_rate = 88").update();
+        db.sql("""
+                        insert into worked
+                        select 'worked-' || j.work_id, j.work_id, 'bo',
+                            (select count(*) from job_place n where n.work_id = j.work_id) *
+                            (j.likely_minutes * case p.skill when 'weld' then 1.3 when 'wire' then 1.15 when 'engines' then 1.05
+                                else 0.95 end)::int, w.done_at
+                        from job j join work w on w.id = j.work_id and w.status = 'DONE'
+                        join job_place p on p.work_id = j.work_id and p.place = 0""").update();
+        db.sql("update outwork set price = case when whole_car then 1450 else 280 end")
+                .update();
+        db.sql("""
+                        insert into estimate
+                        select b.id, 60 + 25 * (b.position % 4), 2400, 1600, 15, 88, cast(:now as timestamptz) - interval '20 days', 'Mara'
+                        from build b where b.customer not like '%team%'""").param("now", Timestamp.from(shop.now())).update();
+        db.sql("""
+                        insert into payment
+                        select 'deposit-' || build_id, build_id, agreed_at, 3000, 'deposit' from estimate""").update();
+    }
+
+    private void shelf(String name, String place, int quantity, int least) {
+        db.sql("insert into shelf values (:id, :name, :place, :quantity, :least)")
+                .param("id", NewId.next())
+                .param("name", name)
+                .param("place", place)
+                .param("quantity", quantity)
+                .param("least", least)
+                .update();
+    }
+}

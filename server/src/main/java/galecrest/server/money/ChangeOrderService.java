@@ -1,0 +1,237 @@
+package galecrest.server.money;
+
+import galecrest.core.build.CrewPlace;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.JobSpec;
+import galecrest.core.build.Zone;
+import galecrest.core.money.Amount;
+import galecrest.core.money.Ledger;
+import galecrest.core.people.Level;
+import galecrest.core.plan.Plan;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Who;
+import galecrest.server.build.BuildController;
+import galecrest.server.build.WorkService;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ChangedMeanwhile;
+import galecrest.server.problem.NotThere;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Change orders: what a wish costs and what it does to every date, before the yes. */
+@Service
+public class ChangeOrderService {
+    private static final BigDecimal HOUR = BigDecimal.valueOf(60);
+    /** A job of a change order takes between so much less and so much more; common practice. */
+    private static final double LOW = 0.8;
+
+    private static final double HIGH = 1.5;
+
+    private final MoneyRepository money;
+    private final WorkService works;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+    private final TransactionTemplate trial;
+
+    ChangeOrderService(
+            MoneyRepository money,
+            WorkService works,
+            PlanService plans,
+            Journal journal,
+            Clock clock,
+            Who who,
+            PlatformTransactionManager transactions) {
+        this.money = money;
+        this.works = works;
+        this.plans = plans;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+        this.trial = new TransactionTemplate(transactions);
+    }
+
+    @ManagerOnly
+    MoneyController.Priced price(String build, MoneyController.ChangeOrderForm form) {
+        check(form);
+        return new MoneyController.Priced(total(form), effect(build, form));
+    }
+
+    private BigDecimal total(MoneyController.ChangeOrderForm form) {
+        return new Ledger.AgreedChange(
+                        form.title(),
+                        form.hours(),
+                        money.rates().hourRate(),
+                        new Amount(form.parts()),
+                        new Amount(form.outwork()))
+                .total()
+                .value();
+    }
+
+    /** The plan is made with the change written in, as a yes would write it; then nothing of it is kept. */
+    private List<DateEffect> effect(String build, MoneyController.ChangeOrderForm form) {
+        PlanService.Current before = plans.current();
+        PlanService.Current after = trial.execute(status -> {
+            journal.change("tried a change order", () -> write(build, form));
+            PlanService.Current with = plans.asWritten();
+            status.setRollbackOnly();
+            return with;
+        });
+        Map<String, Plan.Outlook> old = new HashMap<>();
+        before.plan().outlooks().forEach(o -> old.put(o.commitment().value(), o));
+        List<DateEffect> effects = new ArrayList<>();
+        for (Plan.Outlook now : after.plan().outlooks()) {
+            Plan.Outlook was = old.get(now.commitment().value());
+            boolean own = after.shop().commitments().stream()
+                    .anyMatch(c ->
+                            c.id().equals(now.commitment()) && c.build().value().equals(build));
+            if (was != null && (own || !was.margin().equals(now.margin()))) {
+                effects.add(new DateEffect(
+                        now.commitment().value(),
+                        null,
+                        was.margin().map(m -> m.value()).orElse(null),
+                        now.margin().map(m -> m.value()).orElse(null),
+                        was.finish().orElse(null),
+                        now.finish().orElse(null)));
+            }
+        }
+        return effects;
+    }
+
+    /** Writes the work and the part that the change brings. */
+    private void write(String build, MoneyController.ChangeOrderForm form) {
+        int minutes = form.hours().multiply(HOUR).intValue();
+        JobSpec spec = new JobSpec(
+                form.title().strip(),
+                Zone.ENGINE_BAY,
+                false,
+                false,
+                Math.max(5, (int) (minutes * LOW)),
+                Math.max(5, minutes),
+                Math.max(5, (int) (minutes * HIGH)),
+                List.of(new CrewPlace(form.skill(), Level.ABLE)),
+                "",
+                false,
+                0,
+                CureLock.NOTHING,
+                form.gate(),
+                true);
+        String job = works.insertJob(
+                new BuildController.JobForm(build, "Changes", spec, null, form.note(), List.of(), 0), false);
+        if (form.parts().signum() > 0) {
+            money.part(build, "parts for: " + form.title().strip(), form.parts(), form.partsAt(), job);
+        }
+    }
+
+    @ManagerOnly
+    String offer(String build, MoneyController.ChangeOrderForm form) {
+        check(form);
+        List<DateEffect> effect = effect(build, form);
+        return journal.change(
+                "offered the change " + form.title().strip(),
+                () -> money.offer(build, form, money.rates().hourRate(), effect, who.name(), clock.instant()));
+    }
+
+    private static void check(MoneyController.ChangeOrderForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.title().isBlank() || form.title().length() > 100) {
+            problems.add(new Problem("title", "What is changed, in up to 100 characters."));
+        }
+        MoneyService.hours("hours", form.hours(), problems);
+        if (form.hours().compareTo(BigDecimal.valueOf(800)) > 0) {
+            problems.add(new Problem("hours", "More than 800 hours are a build of their own."));
+        }
+        MoneyService.amount("parts", form.parts(), problems);
+        MoneyService.amount("outwork", form.outwork(), problems);
+        if (form.skill().isBlank()) {
+            problems.add(new Problem("skill", "Who does it: which skill?"));
+        }
+        BadInput.throwIfAny(problems);
+    }
+
+    @ManagerOnly
+    void decide(String id, boolean accept, String note) {
+        if (note.isBlank()) {
+            throw new BadInput("note", "How did the customer say so? A word for the record.");
+        }
+        decide(money.order(id).orElseThrow(() -> new NotThere("change order")), accept, note, who.name());
+    }
+
+    /** The customer's own word, for a change order of this build. */
+    public void decideAsCustomer(String build, String id, boolean accept, String name, String note) {
+        MoneyRepository.OrderRow order =
+                money.order(id).filter(o -> o.buildId().equals(build)).orElseThrow(() -> new NotThere("change order"));
+        decide(order, accept, note, name + " (customer)");
+    }
+
+    private void decide(MoneyRepository.OrderRow order, boolean accept, String note, String by) {
+        journal.change((accept ? "accepted the change " : "refused the change ") + order.title(), () -> {
+            if (!money.decide(order.id(), accept, note, by, clock.instant())) {
+                throw new ChangedMeanwhile(order.title() + " was decided already.", 0, List.of());
+            }
+            if (accept) {
+                write(order.buildId(), order.form());
+            }
+        });
+    }
+
+    /** The change orders of a build as the customer sees them. */
+    public List<CustomersChange> of(String build) {
+        return money.orders(build).stream()
+                .map(o -> new CustomersChange(
+                        o.id(), o.title(), o.note(), o.change().total().value(), o.effect(), o.state(), o.decidedBy()))
+                .toList();
+    }
+
+    /**
+     * What a change order does to a date.
+     *
+     * @param name the date's name, where it is told to somebody who cannot look it up
+     * @param beforeMinutes margin; absent where it cannot be planned
+     */
+    public record DateEffect(
+            String commitment,
+            @Nullable String name,
+            @Nullable Long beforeMinutes,
+            @Nullable Long afterMinutes,
+            @Nullable Instant beforeFinish,
+            @Nullable Instant afterFinish) {
+        public DateEffect named(String other) {
+            return new DateEffect(commitment, other, beforeMinutes, afterMinutes, beforeFinish, afterFinish);
+        }
+    }
+
+    /** What came of it. */
+    public enum Decision {
+        OFFERED,
+        ACCEPTED,
+        REFUSED
+    }
+
+    /** A change order without how its price comes about. */
+    public record CustomersChange(
+            String id,
+            String title,
+            String note,
+            BigDecimal total,
+            List<DateEffect> effect,
+            Decision state,
+            @Nullable String decidedBy) {}
+
+    public String currency() {
+        return money.rates().currency();
+    }
+}

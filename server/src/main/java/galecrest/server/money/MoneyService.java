@@ -1,0 +1,284 @@
+package galecrest.server.money;
+
+import galecrest.core.money.Amount;
+import galecrest.core.money.Ledger;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Who;
+import galecrest.server.exchange.CsvTable;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** The books of the builds. Hours are those of the clock; where nobody started it, the estimate stands in. */
+@Service
+public class MoneyService {
+    private static final BigDecimal MOST = BigDecimal.valueOf(10_000_000);
+    private static final BigDecimal MOST_HOURS = BigDecimal.valueOf(20_000);
+    /** What a strip usually finds, in per cent; common practice. */
+    private static final BigDecimal USUAL_ALLOWANCE = BigDecimal.valueOf(15);
+
+    private static final BigDecimal HOUR = BigDecimal.valueOf(60);
+
+    private final MoneyRepository money;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+
+    MoneyService(MoneyRepository money, Journal journal, Clock clock, Who who) {
+        this.money = money;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    @ManagerOnly
+    MoneyController.Books books() {
+        MoneyRepository.Rates rates = money.rates();
+        return new MoneyController.Books(
+                rates.currency(),
+                rates.hourRate(),
+                rates.taxPercent(),
+                money.builds().stream().map(b -> summary(b.id())).toList(),
+                money.wrong());
+    }
+
+    @ManagerOnly
+    MoneyController.LedgerView ledger(String build) {
+        name(build);
+        Ledger ledger = of(build);
+        return new MoneyController.LedgerView(
+                build,
+                summary(build),
+                money.estimate(build).map(MoneyService::view).orElse(null),
+                proposed(build),
+                ledger.tax().value(),
+                ledger.lines().stream()
+                        .map(l -> new MoneyController.LineView(
+                                l.kind(),
+                                l.text(),
+                                l.quantity(),
+                                l.price(),
+                                l.net().value(),
+                                l.stage()))
+                        .toList(),
+                money.orders(build).stream().map(MoneyRepository.OrderRow::view).toList(),
+                money.payments(build));
+    }
+
+    private String name(String build) {
+        return money.builds().stream()
+                .filter(b -> b.id().equals(build))
+                .map(MoneyRepository.BuildRow::name)
+                .findFirst()
+                .orElseThrow(() -> new NotThere("build"));
+    }
+
+    private static MoneyController.EstimateView view(MoneyRepository.EstimateRow row) {
+        Ledger.Estimate estimate = row.estimate();
+        return new MoneyController.EstimateView(
+                row.hours(),
+                row.hourRate(),
+                row.parts(),
+                row.outwork(),
+                row.allowancePercent(),
+                estimate.allowance().value(),
+                estimate.total().value(),
+                row.agreedAt(),
+                row.byName());
+    }
+
+    /** An estimate from what is planned now. */
+    private MoneyController.EstimateForm proposed(String build) {
+        BigDecimal hours = hours(money.jobs(build).stream()
+                .mapToLong(MoneyRepository.JobRow::likely)
+                .sum());
+        BigDecimal parts = money.parts(build).stream()
+                .filter(p -> p.price() != null && !p.own())
+                .map(p -> p.price().multiply(BigDecimal.valueOf(p.quantity())))
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal outwork = money.outwork(build).stream()
+                .filter(o -> o.price() != null)
+                .map(MoneyRepository.OutworkRow::price)
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+        return new MoneyController.EstimateForm(hours, parts, outwork, USUAL_ALLOWANCE);
+    }
+
+    private static BigDecimal hours(long minutes) {
+        return BigDecimal.valueOf(minutes).divide(HOUR, 2, RoundingMode.HALF_UP);
+    }
+
+    /** The ledger of a build as it stands. */
+    public Ledger of(String build) {
+        MoneyRepository.Rates rates = money.rates();
+        Optional<MoneyRepository.EstimateRow> estimate = money.estimate(build);
+        BigDecimal rate = estimate.map(MoneyRepository.EstimateRow::hourRate).orElse(rates.hourRate());
+        List<Ledger.Line> lines = new ArrayList<>();
+        for (MoneyRepository.JobRow job : money.jobs(build)) {
+            boolean done = job.status().equals("DONE");
+            long minutes = job.worked() != null ? job.worked() : done ? job.likely() : 0;
+            if (minutes > 0) {
+                lines.add(new Ledger.Line(Ledger.Kind.LABOUR, job.name(), hours(minutes), rate, Ledger.Stage.SPENT));
+            }
+        }
+        money.parts(build).stream()
+                .filter(p -> p.price() != null && !p.own() && !p.state().equals("RETURNED"))
+                .forEach(p -> lines.add(new Ledger.Line(
+                        Ledger.Kind.PART, p.name(), BigDecimal.valueOf(p.quantity()), p.price(), stage(p.state()))));
+        money.outwork(build).stream()
+                .filter(o -> o.price() != null)
+                .forEach(o -> lines.add(new Ledger.Line(
+                        Ledger.Kind.OUTWORK,
+                        o.name(),
+                        BigDecimal.ONE,
+                        o.price(),
+                        switch (o.status()) {
+                            case "DONE" -> Ledger.Stage.SPENT;
+                            case "STARTED" -> Ledger.Stage.COMMITTED;
+                            default -> Ledger.Stage.OPEN;
+                        })));
+        return new Ledger(
+                estimate.map(MoneyRepository.EstimateRow::estimate),
+                money.orders(build).stream()
+                        .filter(o -> o.state() == ChangeOrderService.Decision.ACCEPTED)
+                        .map(MoneyRepository.OrderRow::change)
+                        .toList(),
+                lines,
+                money.payments(build).stream().map(p -> new Amount(p.amount())).toList(),
+                rates.taxPercent());
+    }
+
+    private static Ledger.Stage stage(String state) {
+        return switch (state) {
+            case "WANTED", "SPECIFIED", "QUOTED", "REFUSED" -> Ledger.Stage.OPEN;
+            case "ORDERED", "SHIPPED", "ARRIVED", "INSPECTED" -> Ledger.Stage.COMMITTED;
+            default -> Ledger.Stage.SPENT;
+        };
+    }
+
+    private MoneyController.Summary summary(String build) {
+        Ledger ledger = of(build);
+        long toDo = money.jobs(build).stream()
+                .filter(j -> !j.status().equals("DONE"))
+                .mapToLong(MoneyRepository.JobRow::likely)
+                .sum();
+        BigDecimal worked = ledger.lines().stream()
+                .filter(l -> l.kind() == Ledger.Kind.LABOUR)
+                .map(Ledger.Line::quantity)
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+        return new MoneyController.Summary(
+                build,
+                ledger.estimate().isPresent(),
+                ledger.agreed().value(),
+                ledger.committed().value(),
+                ledger.spent().value(),
+                ledger.paid().value(),
+                ledger.owed().value(),
+                ledger.agreedHours(),
+                worked,
+                hours(toDo),
+                (int) money.orders(build).stream()
+                        .filter(o -> o.state() == ChangeOrderService.Decision.OFFERED)
+                        .count());
+    }
+
+    @ManagerOnly
+    void rates(MoneyController.RatesForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (!form.currency().matches("[A-Z]{3}")) {
+            problems.add(new Problem("currency", "Three capital letters, as ISO 4217 has them: EUR."));
+        }
+        amount("hourRate", form.hourRate(), problems);
+        percent("taxPercent", form.taxPercent(), problems);
+        BadInput.throwIfAny(problems);
+        journal.change("set the rate of an hour and the tax", () -> money.saveRates(form));
+    }
+
+    @ManagerOnly
+    void estimate(String build, MoneyController.EstimateForm form) {
+        String name = name(build);
+        List<Problem> problems = new ArrayList<>();
+        hours("hours", form.hours(), problems);
+        amount("parts", form.parts(), problems);
+        amount("outwork", form.outwork(), problems);
+        percent("allowancePercent", form.allowancePercent(), problems);
+        BadInput.throwIfAny(problems);
+        journal.change(
+                "agreed the estimate of " + name,
+                () -> money.saveEstimate(build, form, money.rates().hourRate(), who.name(), clock.instant()));
+    }
+
+    static void amount(String field, BigDecimal amount, List<Problem> problems) {
+        if (!(amount.signum() >= 0
+                && amount.compareTo(MOST) <= 0
+                && amount.stripTrailingZeros().scale() <= 2)) {
+            problems.add(new Problem(field, "An amount is between 0 and 10 000 000, in whole cents."));
+        }
+    }
+
+    static void hours(String field, BigDecimal hours, List<Problem> problems) {
+        if (!(hours.signum() >= 0
+                && hours.compareTo(MOST_HOURS) <= 0
+                && hours.stripTrailingZeros().scale() <= 2)) {
+            problems.add(new Problem(field, "Hours are between 0 and 20 000, to the hundredth."));
+        }
+    }
+
+    private static void percent(String field, BigDecimal percent, List<Problem> problems) {
+        if (!(percent.signum() >= 0
+                && percent.compareTo(BigDecimal.valueOf(100)) <= 0
+                && percent.stripTrailingZeros().scale() <= 2)) {
+            problems.add(new Problem(field, "Between 0 and 100 per cent."));
+        }
+    }
+
+    @ManagerOnly
+    void pay(String build, MoneyController.PaymentForm form) {
+        String name = name(build);
+        List<Problem> problems = new ArrayList<>();
+        amount("amount", form.amount(), problems);
+        if (form.amount().signum() == 0) {
+            problems.add(new Problem("amount", "How much was paid?"));
+        }
+        BadInput.throwIfAny(problems);
+        journal.change(
+                "noted a payment for " + name, () -> money.pay(build, form.amount(), form.note(), clock.instant()));
+    }
+
+    @ManagerOnly
+    void removePayment(String id) {
+        journal.change("removed a payment", () -> {
+            if (!money.deletePayment(id)) {
+                throw new NotThere("payment");
+            }
+        });
+    }
+
+    /** What is spent, as lines for an invoice: net, with the tax as a line of its own. */
+    @ManagerOnly
+    String invoice(String build) {
+        name(build);
+        Ledger ledger = of(build);
+        StringBuilder out =
+                new StringBuilder(CsvTable.line(Stream.of("kind", "text", "quantity", "unit price", "net")));
+        ledger.invoiceLines()
+                .forEach(l -> out.append(CsvTable.line(Stream.of(
+                        l.kind().name().toLowerCase(Locale.ROOT),
+                        l.text(),
+                        l.quantity().toPlainString(),
+                        l.price().toPlainString(),
+                        l.net().toString()))));
+        String tax = "tax of " + ledger.taxPercent().toPlainString() + " %";
+        out.append(CsvTable.line(Stream.of("tax", tax, "", "", ledger.tax().toString())));
+        return out.toString();
+    }
+}

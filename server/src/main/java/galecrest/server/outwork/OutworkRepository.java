@@ -1,0 +1,130 @@
+package galecrest.server.outwork;
+
+import galecrest.core.build.Gate;
+import galecrest.server.NewId;
+import java.math.BigDecimal;
+import java.sql.Timestamp;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class OutworkRepository {
+    private final JdbcClient db;
+
+    OutworkRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    record Row(
+            String id,
+            String buildId,
+            String name,
+            String status,
+            Gate gate,
+            String vendorId,
+            String trade,
+            String specification,
+            String driver,
+            boolean trailer,
+            @Nullable BigDecimal price,
+            @Nullable Instant promisedBack) {}
+
+    Optional<Row> find(String id) {
+        return db.sql("""
+                        select w.id, w.build_id, w.name, w.status, w.gate, o.vendor_id, v.trade, o.specification, o.driver,
+                            o.trailer, o.price, o.promised_back
+                        from work w join outwork o on o.work_id = w.id join vendor v on v.id = o.vendor_id
+                        where w.id = :id""").param("id", id).query(Row.class).optional();
+    }
+
+    record Check(String side, String item, String answer, boolean done, String byName, Instant at) {}
+
+    Map<String, Check> checks(String work, OutworkController.Side side) {
+        Map<String, Check> checks = new HashMap<>();
+        db.sql("select side, item, answer, done, by_name, at from outwork_check where work_id = :work and side = :side")
+                .param("work", work)
+                .param("side", side.name())
+                .query(Check.class)
+                .list()
+                .forEach(c -> checks.put(c.item(), c));
+        return checks;
+    }
+
+    void check(String work, OutworkController.CheckForm form, String by, Instant now) {
+        db.sql("""
+                        insert into outwork_check values (:work, :side, :item, :answer, :done, :by, :at)
+                        on conflict (work_id, side, item) do update
+                        set answer = :answer, done = :done, by_name = :by, at = :at""")
+                .param("work", work)
+                .param("side", form.side().name())
+                .param("item", form.item())
+                .param("answer", form.answer().strip())
+                .param("done", form.done())
+                .param("by", by)
+                .param("at", Timestamp.from(now))
+                .update();
+    }
+
+    void change(String work, OutworkController.SheetForm form) {
+        db.sql("""
+                        update outwork set specification = :specification, driver = :driver, trailer = :trailer,
+                            price = :price where work_id = :work""")
+                .param("specification", form.specification().strip())
+                .param("driver", form.driver().strip())
+                .param("trailer", form.trailer())
+                .param("price", form.price())
+                .param("work", work)
+                .update();
+    }
+
+    /** It leaves; what was promised then is kept, later words do not change it. */
+    void send(String work, Instant now, Instant low, Instant likely, Instant high) {
+        db.sql("""
+                        update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null
+                        where id = :work""").param("work", work).update();
+        db.sql("""
+                        update outwork
+                        set away_since = :now, back_low = :low, back_likely = :likely, back_high = :high,
+                            promised_back = :likely
+                        where work_id = :work""")
+                .param("work", work)
+                .param("now", Timestamp.from(now))
+                .param("low", Timestamp.from(low))
+                .param("likely", Timestamp.from(likely))
+                .param("high", Timestamp.from(high))
+                .update();
+    }
+
+    void returned(Row row, Instant now) {
+        db.sql("update work set status = 'DONE', done_at = :now where id = :work")
+                .param("now", Timestamp.from(now))
+                .param("work", row.id())
+                .update();
+        db.sql("update outwork set returned_at = :now where work_id = :work")
+                .param("now", Timestamp.from(now))
+                .param("work", row.id())
+                .update();
+        if (row.promisedBack() != null) {
+            db.sql("insert into delivery values (:id, :vendor, :what, :promised, :came)")
+                    .param("id", NewId.next())
+                    .param("vendor", row.vendorId())
+                    .param("what", row.name())
+                    .param("promised", Timestamp.from(row.promisedBack()))
+                    .param("came", Timestamp.from(now))
+                    .update();
+        }
+    }
+
+    List<String> openJobs(String build) {
+        return db.sql("select lower(name) from work where build_id = :build and kind = 'JOB' and status <> 'DONE'")
+                .param("build", build)
+                .query(String.class)
+                .list();
+    }
+}

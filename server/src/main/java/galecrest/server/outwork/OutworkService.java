@@ -1,0 +1,205 @@
+package galecrest.server.outwork;
+
+import galecrest.core.build.CrewPlace;
+import galecrest.core.build.CureLock;
+import galecrest.core.build.Gate;
+import galecrest.core.build.JobSpec;
+import galecrest.core.build.Zone;
+import galecrest.core.outwork.Checklists;
+import galecrest.core.people.Level;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.Who;
+import galecrest.server.build.BuildController;
+import galecrest.server.build.WorkService;
+import galecrest.server.journal.Journal;
+import galecrest.server.outwork.OutworkController.CheckView;
+import galecrest.server.outwork.OutworkController.Side;
+import galecrest.server.parts.ArrivalDates;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Sending out and fetching back, with what must be looked at on both sides. */
+@Service
+class OutworkService {
+    private static final BigDecimal MOST = BigDecimal.valueOf(10_000_000);
+
+    private final OutworkRepository outwork;
+    private final WorkService works;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+
+    OutworkService(
+            OutworkRepository outwork, WorkService works, PlanService plans, Journal journal, Clock clock, Who who) {
+        this.outwork = outwork;
+        this.works = works;
+        this.plans = plans;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    @AnyHand
+    OutworkController.OutworkSheet sheet(String id) {
+        OutworkRepository.Row row = row(id);
+        Checklists lists = Checklists.of(row.trade());
+        return new OutworkController.OutworkSheet(
+                row.id(),
+                row.buildId(),
+                row.name(),
+                row.vendorId(),
+                row.status(),
+                row.specification(),
+                row.driver(),
+                row.trailer(),
+                row.price(),
+                row.promisedBack(),
+                views(row, Side.SEND, lists.send()),
+                views(row, Side.RETURN, lists.back()));
+    }
+
+    private OutworkRepository.Row row(String id) {
+        return outwork.find(id).orElseThrow(() -> new NotThere("outside work"));
+    }
+
+    private List<CheckView> views(OutworkRepository.Row row, Side side, List<Checklists.Item> items) {
+        Map<String, OutworkRepository.Check> checks = outwork.checks(row.id(), side);
+        List<String> open = outwork.openJobs(row.buildId());
+        return items.stream()
+                .map(item -> {
+                    OutworkRepository.Check check = checks.get(item.text());
+                    String job = item.job().map(Checklists.FollowOn::name).orElse(null);
+                    return new CheckView(
+                            item.text(),
+                            check != null && check.done(),
+                            check == null ? "" : check.answer(),
+                            check == null ? null : check.byName(),
+                            check == null ? null : check.at(),
+                            job,
+                            job != null && open.contains(job.toLowerCase(Locale.ROOT)));
+                })
+                .toList();
+    }
+
+    @LeadOrManager
+    void change(String id, OutworkController.SheetForm form) {
+        OutworkRepository.Row row = row(id);
+        BigDecimal price = form.price();
+        if (price != null && !(price.signum() >= 0 && price.compareTo(MOST) <= 0 && price.scale() <= 2)) {
+            throw new BadInput("price", "A price is between 0 and 10 000 000, in whole cents.");
+        }
+        journal.change("wrote the order for " + row.name(), () -> outwork.change(id, form));
+    }
+
+    @AnyHand
+    void check(String id, OutworkController.CheckForm form) {
+        OutworkRepository.Row row = row(id);
+        Checklists lists = Checklists.of(row.trade());
+        boolean known = (form.side() == Side.SEND ? lists.send() : lists.back())
+                .stream().anyMatch(i -> i.text().equals(form.item()));
+        if (!known) {
+            throw new BadInput("item", "That is not on the checklist.");
+        }
+        journal.change(
+                (form.done() ? "checked: " : "not yet: ") + form.item(),
+                () -> outwork.check(id, form, who.name(), clock.instant()));
+    }
+
+    @LeadOrManager
+    void send(String id, OutworkController.LeaveForm form) {
+        OutworkRepository.Row row = row(id);
+        List<String> open = views(row, Side.SEND, Checklists.of(row.trade()).send()).stream()
+                .filter(c -> !c.done())
+                .map(CheckView::item)
+                .toList();
+        if (!open.isEmpty() && !form.anyway()) {
+            throw new BadInput(
+                    "checklist",
+                    open.size() + " of the checklist are open: " + open.stream().collect(Collectors.joining("; "))
+                            + ".");
+        }
+        if (!row.status().equals("TODO")) {
+            throw new BadInput("send", row.name() + " is away already, or done.");
+        }
+        BadInput.throwIfAny(ArrivalDates.problems(form.backLow(), form.backLikely(), form.backHigh()));
+        Instant now = clock.instant();
+        Instant likely = form.backLikely() == null ? plannedBack(id, now) : form.backLikely();
+        Instant low = form.backLow() == null ? likely : form.backLow();
+        Instant high = form.backHigh() == null ? likely.plus(Duration.ofDays(1)) : form.backHigh();
+        journal.change(
+                "sent out: " + row.name() + (open.isEmpty() ? "" : ", checklist unfinished"),
+                () -> outwork.send(id, now, low, likely, high));
+    }
+
+    private Instant plannedBack(String id, Instant now) {
+        return plans.current().plan().placed().stream()
+                .filter(p -> p.work().value().equals(id))
+                .map(Plan.Placed::end)
+                .findFirst()
+                .orElse(now.plus(Duration.ofDays(7)));
+    }
+
+    @LeadOrManager
+    OutworkController.Returned back(String id, OutworkController.ReturnForm form) {
+        OutworkRepository.Row row = row(id);
+        if (!row.status().equals("STARTED")) {
+            throw new BadInput("return", row.name() + " is not away.");
+        }
+        List<Checklists.FollowOn> follow = Checklists.of(row.trade()).back().stream()
+                .flatMap(i -> i.job().stream())
+                .filter(j -> form.jobs().contains(j.name()))
+                .toList();
+        List<String> made = new ArrayList<>();
+        ShopSnapshot shop = plans.current().shop();
+        journal.change("is back: " + row.name(), () -> {
+            outwork.returned(row, clock.instant());
+            for (Checklists.FollowOn job : follow) {
+                works.insertJob(form(shop, row, job.name(), job.skill(), job.minutes()), false);
+                made.add(job.name());
+            }
+            if (!form.limits().isBlank()) {
+                String name = "Limit met: " + form.limits().strip();
+                works.insertJob(form(shop, row, name, "engines", 60), true);
+                made.add(name);
+            }
+        });
+        return new OutworkController.Returned(made);
+    }
+
+    /** A job that follows; a skill that nobody in this shop has is replaced by fitting. */
+    private BuildController.JobForm form(
+            ShopSnapshot shop, OutworkRepository.Row row, String name, String skill, int minutes) {
+        boolean known = shop.people().stream().anyMatch(p -> p.skills().containsKey(skill));
+        JobSpec spec = new JobSpec(
+                name,
+                Zone.ENGINE_BAY,
+                true,
+                false,
+                Math.max(5, minutes * 2 / 3),
+                minutes,
+                minutes * 2,
+                List.of(new CrewPlace(known ? skill : "fit", Level.LEARNER)),
+                "",
+                false,
+                0,
+                CureLock.NOTHING,
+                row.gate() == Gate.TUNER ? Gate.ROLL_OUT : row.gate(),
+                true);
+        return new BuildController.JobForm(row.buildId(), "After outside work", spec, null, "", List.of(row.id()), 0);
+    }
+}

@@ -1,0 +1,159 @@
+package galecrest.server.parts;
+
+import galecrest.core.build.CommitmentId;
+import galecrest.core.parts.PartState;
+import galecrest.core.plan.PlanDifference;
+import galecrest.core.plan.Sentences;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
+import galecrest.server.parts.DeskController.ArrivalView;
+import galecrest.server.parts.DeskController.Inspected;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** Looking deliveries over: what is accepted frees its jobs, what is refused is a late part. On the phone too. */
+@Service
+@AnyHand
+class ArrivalService {
+    /** What should come within this time is shown among the arrivals. */
+    private static final Duration SOON = Duration.ofHours(14);
+
+    private final DeskRepository desk;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+
+    ArrivalService(DeskRepository desk, PlanService plans, Journal journal, Clock clock, Who who) {
+        this.desk = desk;
+        this.plans = plans;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    List<ArrivalView> open() {
+        Instant soon = clock.instant().plus(SOON);
+        return desk.openParts().stream()
+                .filter(p -> p.state().toInspect()
+                        || (p.state() == PartState.SHIPPED || p.state() == PartState.ORDERED)
+                                && p.likely() != null
+                                && p.likely().isBefore(soon))
+                .map(p -> new ArrivalView(
+                        p.id(),
+                        p.buildId(),
+                        p.name(),
+                        p.state(),
+                        p.quantity(),
+                        p.received(),
+                        desk.vendor(p.vendorId())
+                                .map(DeskRepository.VendorRow::name)
+                                .orElse(p.own() ? "brought by the customer" : ""),
+                        p.specification(),
+                        desk.mates(p.id())))
+                .toList();
+    }
+
+    Inspected inspect(String id, DeskController.InspectionForm form) {
+        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+        check(part, form);
+        PlanService.Current before = plans.current();
+        int received = part.received() + form.counted();
+        PartState state = !form.accepted()
+                ? PartState.REFUSED
+                : received < part.quantity() ? PartState.SHIPPED : PartState.ACCEPTED;
+        String summary =
+                switch (state) {
+                    case REFUSED -> "refused " + part.name() + ": " + form.reason();
+                    case ACCEPTED -> "accepted " + part.name();
+                    default -> "accepted " + received + " of " + part.quantity() + " " + part.name();
+                };
+        Instant now = clock.instant();
+        journal.change(summary, () -> {
+            desk.inspection(id, form, who.name(), now);
+            if (state == PartState.REFUSED) {
+                desk.refused(id, form.reason().strip());
+            } else {
+                desk.received(id, received, state);
+            }
+            if (state == PartState.ACCEPTED && part.vendorId() != null && part.promisedAt() != null) {
+                desk.delivered(part.vendorId(), part.name(), part.promisedAt(), now);
+            }
+        });
+        PlanService.Current after = plans.current();
+        return new Inspected(state, cost(plans.since(before, after), after));
+    }
+
+    private static List<String> cost(PlanDifference difference, PlanService.Current now) {
+        return difference.margins().stream()
+                .filter(m -> m.before().isPresent()
+                        && m.after().isPresent()
+                        && m.after().get().value() < m.before().get().value())
+                .map(m -> name(now, m.commitment()) + ": "
+                        + Sentences.hours(m.before().orElseThrow()) + " → "
+                        + Sentences.hours(m.after().orElseThrow()))
+                .toList();
+    }
+
+    private static String name(PlanService.Current now, CommitmentId id) {
+        return now.shop().commitments().stream()
+                .filter(c -> c.id().equals(id))
+                .map(c -> c.name())
+                .findFirst()
+                .orElse("");
+    }
+
+    private static void check(DeskRepository.PartRow part, DeskController.InspectionForm form) {
+        List<Problem> problems = new ArrayList<>();
+        boolean ordered =
+                part.own() || part.orderedAt() != null || !part.state().toOrder();
+        if (!ordered) {
+            problems.add(new Problem("counted", part.name() + " has not been ordered; it cannot have come."));
+        } else if (part.state().here()) {
+            problems.add(new Problem("counted", part.name() + " was accepted already."));
+        } else if (part.state().turnedDown()) {
+            problems.add(new Problem("counted", part.name() + " was refused; order it again first."));
+        }
+        int open = part.quantity() - part.received();
+        if (form.counted() < 0 || form.counted() > 10_000) {
+            problems.add(new Problem("counted", "Count what came: 0 to 10 000."));
+        } else if (form.accepted() && (form.counted() < 1 || form.counted() > open)) {
+            problems.add(new Problem(
+                    "counted", open + " are open; accept at most as many, and at least one. Refuse what is too many."));
+        }
+        if (form.accepted() && (!form.rightVariant() || !form.damage().isBlank())) {
+            problems.add(new Problem(
+                    "accepted", "The wrong variant or a damaged part is refused; say so, or take the remark away."));
+        }
+        if (!form.accepted() && form.reason().isBlank()) {
+            problems.add(new Problem("reason", "Why is it refused? The vendor will ask."));
+        }
+        BadInput.throwIfAny(problems);
+    }
+
+    void fit(String id, DeskController.FitForm form) {
+        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+        PartState to = form.forNow() ? PartState.FITTED_FOR_NOW : PartState.FITTED;
+        part.state().problem(to, part.own()).ifPresent(p -> {
+            throw new BadInput("state", p);
+        });
+        if (form.forNow() && (form.gate() == null || form.reason().isBlank())) {
+            throw new BadInput("gate", "Fitted for now: say why, and before which gate it is made good.");
+        }
+        journal.change("fitted " + part.name() + (form.forNow() ? " for now" : ""), () -> {
+            desk.state(id, to);
+            if (form.forNow()) {
+                desk.forNow(part, form.gate().name(), form.reason().strip(), clock.instant());
+            }
+        });
+    }
+}

@@ -1,0 +1,173 @@
+package galecrest.server.parts;
+
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
+import galecrest.core.mate.MateKind;
+import galecrest.core.parts.PartId;
+import galecrest.core.parts.PartLine;
+import galecrest.core.parts.PartState;
+import galecrest.core.time.Arrival;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.parts.DeskController.Desk;
+import galecrest.server.parts.DeskController.Kind;
+import galecrest.server.parts.DeskController.Line;
+import galecrest.server.parts.DeskController.MateView;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.NotThere;
+import galecrest.server.thinking.OddsService;
+import galecrest.server.thinking.OddsView;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** All that is outside the building, the most harmful first. */
+@Service
+class DeskService {
+    private static final Instant SOME_DAY = Instant.MAX;
+
+    private final DeskRepository desk;
+    private final PlanService plans;
+    private final OddsService odds;
+    private final SupplyRepository supplies;
+
+    DeskService(DeskRepository desk, PlanService plans, OddsService odds, SupplyRepository supplies) {
+        this.desk = desk;
+        this.plans = plans;
+        this.odds = odds;
+        this.supplies = supplies;
+    }
+
+    @LeadOrManager
+    Desk desk() {
+        PlanService.Current now = plans.current();
+        Optional<OddsView> reckoned = odds.latest();
+        Map<String, OddsView.Harm> harm = new HashMap<>();
+        reckoned.ifPresent(o -> o.harm().forEach(h -> harm.put(h.id(), h)));
+        Map<String, DeskController.Word> words = desk.lastWords();
+        List<Line> lines = new ArrayList<>(parts(now, harm, words));
+        lines.addAll(outwork(now, harm, words));
+        Map<String, Integer> rank = new HashMap<>();
+        reckoned.ifPresent(o -> o.harm().forEach(h -> rank.put(h.id(), rank.size())));
+        lines.sort(Comparator.<Line>comparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
+                .thenComparing(l -> l.expected() == null ? SOME_DAY : l.expected())
+                .thenComparing(Line::id));
+        return new Desk(
+                lines,
+                lines.size(),
+                reckoned.map(OddsView::change).orElse(null),
+                now.change(),
+                supplies.run(),
+                supplies.shelf(),
+                desk.kits());
+    }
+
+    private List<Line> parts(
+            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, DeskController.Word> words) {
+        Map<PartId, PartLine> planned = new HashMap<>();
+        now.shop().parts().forEach(p -> planned.put(p.id(), p));
+        Map<String, List<MateView>> mates = desk.mates();
+        return desk.openParts().stream()
+                .map(p -> {
+                    DeskController.Word word = words.get(p.id());
+                    boolean turnedDown = p.state().turnedDown();
+                    return new Line(
+                            Kind.PART,
+                            p.id(),
+                            p.buildId(),
+                            p.name(),
+                            p.state().name(),
+                            p.quantity(),
+                            p.received(),
+                            p.vendorId(),
+                            turnedDown ? null : p.likely(),
+                            turnedDown
+                                    ? null
+                                    : Optional.ofNullable(planned.get(new PartId(p.id())))
+                                            .flatMap(now.shop()::expected)
+                                            .map(Arrival::likely)
+                                            .orElse(null),
+                            harm.get(p.id()),
+                            word,
+                            word == null ? null : word.nextAt(),
+                            p.state().toOrder() ? held(mates.getOrDefault(p.id(), List.of())) : null,
+                            p.kit());
+                })
+                .toList();
+    }
+
+    private static @Nullable String held(List<MateView> mates) {
+        return MateBook.held(mates).orElse(null);
+    }
+
+    private List<Line> outwork(
+            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, DeskController.Word> words) {
+        List<Line> lines = new ArrayList<>();
+        for (Work work : now.shop().works()) {
+            if (work instanceof Outwork o && o.status() != Status.DONE) {
+                DeskController.Word word = words.get(o.id().value());
+                lines.add(new Line(
+                        Kind.OUTWORK,
+                        o.id().value(),
+                        o.build().value(),
+                        o.name(),
+                        o.away().isPresent() ? "AWAY" : o.slot().isPresent() ? "SLOT" : "TO_SEND",
+                        1,
+                        0,
+                        o.vendor().value(),
+                        o.away().map(a -> a.back().likely()).orElse(null),
+                        now.shop()
+                                .expected(o)
+                                .map(Arrival::likely)
+                                .or(() -> now.plan().placed().stream()
+                                        .filter(p -> p.work().equals(o.id()))
+                                        .map(p -> p.end())
+                                        .findFirst())
+                                .orElse(null),
+                        harm.get(o.id().value()),
+                        word,
+                        word == null ? null : word.nextAt(),
+                        null,
+                        ""));
+            }
+        }
+        return lines;
+    }
+
+    @AnyHand
+    DeskController.PartDetail part(String id) {
+        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+        List<MateView> mates = desk.mates(id);
+        return new DeskController.PartDetail(
+                id,
+                mates,
+                desk.words(id),
+                desk.inspections(id),
+                desk.mail(id),
+                Arrays.stream(PartState.values())
+                        .filter(s -> s != part.state()
+                                && part.state().problem(s, part.own()).isEmpty())
+                        .toList(),
+                held(mates),
+                part.overrideReason(),
+                part.orderedAt(),
+                part.promisedAt(),
+                supplies.takenFrom(id).orElse(null),
+                Arrays.stream(MateKind.values())
+                        .map(k -> new DeskController.MateKindView(k, k.said(), k.example()))
+                        .toList());
+    }
+
+    @LeadOrManager
+    List<DeskController.MailView> mail() {
+        return desk.mail(null);
+    }
+}

@@ -1,0 +1,44 @@
+package galecrest.server.parts;
+
+import galecrest.core.mate.Ends;
+import galecrest.core.mate.MateKind;
+import galecrest.core.mate.Mates;
+import galecrest.core.mate.Verdict;
+import galecrest.server.parts.DeskController.MateView;
+import galecrest.server.parts.DeskController.Outcome;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Judges the joints of a part as they are written down. */
+final class MateBook {
+    private MateBook() {}
+
+    static MateView judged(String place, MateKind kind, String there, String comes) {
+        Verdict verdict = Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes));
+        Outcome outcome = verdict instanceof Verdict.Fits
+                ? Outcome.FITS
+                : verdict instanceof Verdict.NeedsAdapter
+                        ? Outcome.NEEDS_ADAPTER
+                        : verdict instanceof Verdict.DoesNotFit ? Outcome.DOES_NOT_FIT : Outcome.UNKNOWN;
+        return new MateView(place, kind, there, comes, outcome, verdict.said());
+    }
+
+    /** What holds an order: all sides that are unknown or do not fit. */
+    static Optional<String> held(List<MateView> mates) {
+        String all = mates.stream()
+                .filter(m -> m.outcome() != Outcome.FITS)
+                .map(m -> m.place() + ": " + m.said())
+                .collect(Collectors.joining(" "));
+        return all.isEmpty() ? Optional.empty() : Optional.of(all);
+    }
+
+    /** The questions to a vendor, in plain words. */
+    static List<String> questions(List<MateView> mates) {
+        return mates.stream()
+                .filter(m -> m.outcome() == Outcome.UNKNOWN)
+                .map(m -> m.place() + " (" + m.kind().said() + "): " + m.kind().question()
+                        + (m.there().isBlank() ? "" : " Ours is " + m.there() + "."))
+                .toList();
+    }
+}

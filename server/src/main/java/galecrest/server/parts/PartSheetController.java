@@ -1,0 +1,52 @@
+package galecrest.server.parts;
+
+import galecrest.core.shop.Problem;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The parts of a build as a table, both ways. */
+@RestController
+@RequestMapping("/api/builds/{build}")
+class PartSheetController {
+    private final PartSheetService sheets;
+
+    PartSheetController(PartSheetService sheets) {
+        this.sheets = sheets;
+    }
+
+    record PartLinePreview(int line, String part, int quantity, String vendor) {}
+
+    /** What an import would do: the lines, or the problems by line and column. */
+    record PartsPreview(List<PartLinePreview> lines, List<Problem> problems) {}
+
+    @PostMapping(path = "/parts/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    PartsPreview preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+        return sheets.preview(build, file.getBytes());
+    }
+
+    record ImportedParts(int parts) {}
+
+    @PostMapping(path = "/parts/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    ImportedParts importSheet(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+        return new ImportedParts(sheets.importSheet(build, file.getBytes()));
+    }
+
+    @GetMapping(path = "/parts.csv", produces = "text/csv")
+    ResponseEntity<byte[]> export(@PathVariable String build) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=parts.csv")
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(sheets.export(build).getBytes(StandardCharsets.UTF_8));
+    }
+}

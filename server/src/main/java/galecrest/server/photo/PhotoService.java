@@ -1,0 +1,69 @@
+package galecrest.server.photo;
+
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.NotThere;
+import java.time.Clock;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Photos: taken by anybody, shown to the customer one by one, only by the manager. */
+@Service
+public class PhotoService {
+    private final PhotoRepository photos;
+    private final Journal journal;
+    private final Clock clock;
+    private final Who who;
+
+    PhotoService(PhotoRepository photos, Journal journal, Clock clock, Who who) {
+        this.photos = photos;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    /** A picture as it is sent. */
+    public record Picture(String type, byte[] content) {}
+
+    @AnyHand
+    List<PhotoController.PhotoView> of(String build) {
+        return photos.of(build);
+    }
+
+    @AnyHand
+    String take(String build, @Nullable String part, String caption, byte[] file) {
+        Pictures.Ready picture = Pictures.read(file);
+        String name = photos.build(build).orElseThrow(() -> new NotThere("build"));
+        return journal.change(
+                "took a photo of the " + name,
+                () -> photos.insert(build, part, caption, picture, who.name(), clock.instant()));
+    }
+
+    @ManagerOnly
+    void release(String id, boolean released) {
+        String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+        journal.change(
+                (released ? "released the photo " : "took back the photo ") + caption,
+                () -> photos.release(id, released));
+    }
+
+    @LeadOrManager
+    void remove(String id) {
+        String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+        journal.change("removed the photo " + caption, () -> photos.delete(id));
+    }
+
+    @AnyHand
+    Picture content(String id, boolean small) {
+        return photos.content(id, small).orElseThrow(() -> new NotThere("photo"));
+    }
+
+    /** A photo that was released of this build; asked by who has its link. */
+    public Picture released(String build, String id, boolean small) {
+        return photos.releasedContent(build, id, small).orElseThrow(() -> new NotThere("photo"));
+    }
+}

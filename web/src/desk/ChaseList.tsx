@@ -1,0 +1,162 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import { useBoard } from '../api/board'
+import type { Line } from '../api/desk'
+import { Nothing } from '../ui/Nothing'
+import { away, day, margin, when, word } from '../ui/say'
+
+/** So many lines are drawn at once; the rest on request. */
+const SOME = 60
+const DAY_MINUTES = 24 * 60
+
+/** What one more day of the thing costs. */
+function Harm({ line }: { line: Line }) {
+  const { commitment } = useBoard()
+  const harm = line.harm
+  if (!harm)
+    return <span className="soft">{line.state === 'ARRIVED' ? 'look it over' : 'not needed by a job'}</span>
+  const date = commitment.get(harm.hardest ?? '')
+  if (harm.marginLostMinutes > 0) {
+    const late = harm.hardHours > 0 || harm.promisedHours > 0
+    return (
+      <span className={late ? 'hot strong' : 'strong'}>
+        {margin(-harm.hardestLosesMinutes)}
+        <span className="small" style={{ fontWeight: 400 }}>
+          {' '}
+          {late ? 'late' : 'of margin'}
+          {date && `, ${date.name}`}
+        </span>
+      </span>
+    )
+  }
+  const days = Math.floor(harm.inHandMinutes / DAY_MINUTES)
+  return (
+    <span className="soft">
+      {days > 0 ? `nothing for ${days} ${days === 1 ? 'day' : 'days'}` : 'nothing yet'}
+    </span>
+  )
+}
+
+function Comes({ line }: { line: Line }) {
+  const { board, vendor } = useBoard()
+  if (!line.expected && !line.promised) return <span className="hot">no date</span>
+  const at = line.expected ?? line.promised!
+  const v = vendor.get(line.vendorId ?? '')
+  const distrusted = line.promised && line.expected && line.expected !== line.promised
+  return (
+    <>
+      <span title={when(at, board.now, board.zone)}>
+        {day(at, board.zone)}, {away(at, board.now, board.zone)}
+      </span>
+      {distrusted && (
+        <div className="small soft">
+          promised {day(line.promised!, board.zone)}; {v?.deliveries} deliveries, usually{' '}
+          {Math.round((v?.usualSlipMinutes ?? 0) / DAY_MINUTES)} d late
+        </div>
+      )}
+    </>
+  )
+}
+
+function Order({ line }: { line: Line }) {
+  const { board } = useBoard()
+  const harm = line.harm
+  if (line.held) return <span className="hot small">held: {line.held}</span>
+  if (!harm?.orderBy) return null
+  const over = (harm.daysLeft ?? 0) < 0
+  return (
+    <span className={over ? 'hot strong small' : 'small'}>
+      {over ? 'should have been ordered by ' : 'order by '}
+      {day(harm.orderBy, board.zone)}
+    </span>
+  )
+}
+
+function Words({ line }: { line: Line }) {
+  const { board } = useBoard()
+  const said = line.lastWord
+  const over = line.nextWordAt !== undefined && line.nextWordAt <= board.now
+  if (!said) return null
+  return (
+    <div className="small">
+      <span className="soft">
+        {day(said.at, board.zone)}: {said.said}
+      </span>
+      {line.nextWordAt && (
+        <div className={over ? 'hot strong' : ''}>
+          {over ? 'word was due ' : 'next word '}
+          {when(line.nextWordAt, board.now, board.zone)}
+        </div>
+      )}
+    </div>
+  )
+}
+
+/** Everything outside, the most harmful first. */
+export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Line) => void }) {
+  const { car, vendor } = useBoard()
+  const [shown, setShown] = useState(SOME)
+  if (lines.length === 0)
+    return (
+      <Nothing
+        title="Nothing is outside"
+        text="Parts and outside work of the builds stand here, the most harmful first."
+      />
+    )
+  return (
+    <section aria-label="Chase list">
+      <table className="plain">
+        <thead>
+          <tr>
+            <th style={{ width: '21%' }}>One more day costs</th>
+            <th style={{ width: '27%' }}>What</th>
+            <th style={{ width: '20%' }}>Comes</th>
+            <th>Who to ring, the last word</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.slice(0, shown).map((l) => {
+            const c = car.get(l.buildId)
+            const v = vendor.get(l.vendorId ?? '')
+            return (
+              <tr key={l.id}>
+                <td>
+                  <Harm line={l} />
+                </td>
+                <td>
+                  <button className="link strong" onClick={() => onPick(l)} style={{ textAlign: 'left' }}>
+                    {l.quantity > 1 && `${l.quantity} × `}
+                    {l.name}
+                  </button>
+                  <div className="small soft">
+                    <b style={{ color: 'var(--ink)' }}>{c?.number || c?.name}</b> {c?.number && c.name} ·{' '}
+                    {word(l.state)}
+                    {l.received > 0 && `, ${l.received} of ${l.quantity} here`}
+                    {l.kit && ` · kit ${l.kit}`}
+                  </div>
+                  <Order line={l} />
+                </td>
+                <td>
+                  <Comes line={l} />
+                </td>
+                <td>
+                  {v && (
+                    <span>
+                      {v.name} <span className="soft">{v.phone}</span>
+                    </span>
+                  )}
+                  <Words line={l} />
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      {lines.length > shown && (
+        <Button mt={10} variant="default" onClick={() => setShown(shown + 200)}>
+          Show more of {lines.length}
+        </Button>
+      )}
+    </section>
+  )
+}

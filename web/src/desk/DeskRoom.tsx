@@ -1,0 +1,100 @@
+import { SegmentedControl, TextInput } from '@mantine/core'
+import { useMemo, useState } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
+import { useBoard } from '../api/board'
+import type { Schemas } from '../api/client'
+import { useDesk } from '../api/desk'
+import { Nothing } from '../ui/Nothing'
+import { ChaseList } from './ChaseList'
+import { OutworkSheet } from './OutworkSheet'
+import { Outbox } from './Outbox'
+import { PartSheet } from './PartSheet'
+import { Shelf } from './Shelf'
+import { Arrivals, FittedForNow, Kits, SupplyRun } from './SidePanels'
+
+type View = 'chase' | 'shelf' | 'outbox'
+
+/** The half of the day that is outside the building: ordering, chasing, sending out, looking over. */
+export function DeskRoom({ account }: { account: Schemas['Account'] }) {
+  const { board, car } = useBoard()
+  const desk = useDesk()
+  const navigate = useNavigate()
+  const [search, setSearch] = useSearchParams()
+  const [find, setFind] = useState('')
+  const view = (search.get('view') ?? 'chase') as View
+  const lines = useMemo(() => {
+    const wanted = find.trim().toLowerCase()
+    const all = desk.data?.lines ?? []
+    if (!wanted) return all
+    return all.filter((l) => {
+      const c = car.get(l.buildId)
+      return `${l.name} ${c?.name} ${c?.number} ${l.kit} ${l.state}`.toLowerCase().includes(wanted)
+    })
+  }, [desk.data, find, car])
+  if (account.role === 'HAND')
+    return <Nothing title="The Desk is the manager's and the leads'" text="Arrivals are on My day." />
+  const part = search.get('part')
+  const outwork = search.get('outwork')
+  return (
+    <>
+      <div className="room-head">
+        <h1>Desk</h1>
+        <span className="soft">
+          {desk.data && `${desk.data.all} outside or to order`}
+          {desk.data && desk.data.harmOf !== desk.data.change && ' · harm is being reckoned anew'}
+        </span>
+        <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }} className="no-print">
+          <TextInput
+            size="xs"
+            placeholder="part, car, kit"
+            aria-label="Find a line"
+            value={find}
+            onChange={(e) => setFind(e.currentTarget.value)}
+          />
+          <SegmentedControl
+            size="xs"
+            value={view}
+            onChange={(v) => setSearch(v === 'chase' ? {} : { view: v })}
+            data={[
+              { value: 'chase', label: 'Chase' },
+              { value: 'shelf', label: 'Shelf' },
+              { value: 'outbox', label: 'Outbox' },
+            ]}
+          />
+        </span>
+      </div>
+      {view === 'outbox' && <Outbox />}
+      {view === 'shelf' && desk.data && <Shelf shelf={desk.data.shelf} />}
+      {view === 'chase' && desk.data && (
+        <div
+          style={{
+            display: 'grid',
+            gridTemplateColumns: 'minmax(0, 1fr) 296px',
+            gap: 14,
+            alignItems: 'start',
+          }}
+        >
+          <ChaseList
+            lines={lines}
+            onPick={(l) => setSearch(l.kind === 'PART' ? { part: l.id } : { outwork: l.id })}
+          />
+          <div style={{ display: 'grid', gap: 12 }}>
+            <Arrivals />
+            <SupplyRun supplies={desk.data.supplies} />
+            <FittedForNow />
+            <Kits kits={desk.data.kits} />
+          </div>
+        </div>
+      )}
+      {part && board.parts.some((p) => p.id === part) && (
+        <PartSheet
+          id={part}
+          manager={account.role === 'MANAGER'}
+          onClose={() => setSearch({}, { replace: true })}
+          onEdit={(build) => navigate(`/build/${build}?part=${part}`)}
+        />
+      )}
+      {outwork && <OutworkSheet id={outwork} onClose={() => setSearch({}, { replace: true })} />}
+    </>
+  )
+}

@@ -1,0 +1,107 @@
+import { Button, Drawer, Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core'
+import { useForm } from '@mantine/form'
+import { useState } from 'react'
+import { type Car, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { atFields, useSend } from '../api/send'
+import { Effects } from '../ui/Effects'
+import { amount } from '../ui/money'
+import { instantOf, word } from '../ui/say'
+
+const GATES = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 'EVENT'] as const
+
+/** Prices a wish and shows what it does to every date; only then it is offered. */
+export function ChangeForm({ car, currency, onClose }: { car: Car; currency: string; onClose: () => void }) {
+  const { board, car: cars, commitment } = useBoard()
+  const { send, busy } = useSend()
+  const [priced, setPriced] = useState<Schemas['Priced']>()
+  const skills = [...new Set(board.people.flatMap((p) => p.skills.map((s) => s.skill)))].sort()
+  const form = useForm({
+    initialValues: {
+      title: '',
+      note: '',
+      hours: 4 as number | string,
+      skill: skills[0] ?? '',
+      gate: 'EVENT' as (typeof GATES)[number],
+      parts: 0 as number | string,
+      partsAt: '',
+      outwork: 0 as number | string,
+    },
+    onValuesChange: () => setPriced(undefined),
+  })
+  const body = (): Schemas['ChangeOrderForm'] => {
+    const v = form.values
+    return {
+      title: v.title,
+      note: v.note,
+      hours: Number(v.hours),
+      skill: v.skill,
+      gate: v.gate,
+      parts: Number(v.parts),
+      partsAt: v.partsAt ? instantOf(v.partsAt, board.zone) : undefined,
+      outwork: Number(v.outwork),
+    }
+  }
+  const params = { path: { build: car.id } }
+  const ask = async () => {
+    const done = await send(
+      () => dataOf(client.POST('/api/ledger/{build}/changes/price', { params, body: body() })),
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) setPriced(done)
+  }
+  const offer = async () => {
+    const done = await send(
+      () => dataOf(client.POST('/api/ledger/{build}/changes', { params, body: body() })),
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    if (done) onClose()
+  }
+  const nameOf = (e: Schemas['DateEffect']) => {
+    const c = commitment.get(e.commitment)
+    return c ? `${cars.get(c.buildId)?.number || cars.get(c.buildId)?.name} ${c.name}` : ''
+  }
+  return (
+    <Drawer opened onClose={onClose} position="right" size={460} title={`A change for the ${car.name}`}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault()
+          void ask()
+        }}
+      >
+        <TextInput label="What the customer wants" data-autofocus {...form.getInputProps('title')} />
+        <Textarea label="Note for the customer" mt={8} autosize minRows={1} {...form.getInputProps('note')} />
+        <Group grow mt={8} align="start">
+          <NumberInput label="Hours" decimalScale={2} {...form.getInputProps('hours')} />
+          <Select label="Skill" data={skills} allowDeselect={false} {...form.getInputProps('skill')} />
+          <Select
+            label="Before the gate"
+            data={GATES.map((g) => ({ value: g, label: word(g) }))}
+            allowDeselect={false}
+            {...form.getInputProps('gate')}
+          />
+        </Group>
+        <Group grow mt={8} align="start">
+          <NumberInput label="Parts" decimalScale={2} {...form.getInputProps('parts')} />
+          <NumberInput label="Outside work" decimalScale={2} {...form.getInputProps('outwork')} />
+        </Group>
+        <TextInput label="Parts come" mt={8} type="datetime-local" {...form.getInputProps('partsAt')} />
+        <Button type="submit" mt={14} loading={busy} variant={priced ? 'default' : 'filled'}>
+          What would it cost, and which dates?
+        </Button>
+      </form>
+      {priced && (
+        <section className="panel" style={{ marginTop: 14 }} aria-label="What it costs">
+          <div style={{ display: 'flex', justifyContent: 'space-between' }}>
+            <b>Net</b>
+            <b>{amount(priced.total, currency)}</b>
+          </div>
+          <Effects effects={priced.effect} nameOf={nameOf} zone={board.zone} />
+          <Button loading={busy} onClick={() => void offer()}>
+            Offer it to the customer
+          </Button>
+        </section>
+      )}
+    </Drawer>
+  )
+}
