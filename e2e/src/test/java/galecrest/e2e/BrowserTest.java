@@ -10,6 +10,10 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import galecrest.server.Galecrest;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
@@ -17,11 +21,13 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.ActiveProfiles;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
-/** A test in a real browser against the demo shop, on a Wednesday morning. */
+/** Tests in a real browser against a demo shop of their own, begun anew for each class, on a Wednesday morning. */
+@DirtiesContext
 @SpringBootTest(
         classes = Galecrest.class,
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
@@ -45,8 +51,15 @@ abstract class BrowserTest {
     private int port;
 
     @DynamicPropertySource
-    static void aDatabaseOfItsOwn(DynamicPropertyRegistry properties) {
-        properties.add("spring.datasource.url", () -> System.getenv("SPRING_DATASOURCE_URL") + "_e2e");
+    static void aDatabaseOfItsOwn(DynamicPropertyRegistry properties) throws SQLException {
+        String url = System.getenv("SPRING_DATASOURCE_URL") + "_e2e";
+        try (Connection database = DriverManager.getConnection(
+                        url, System.getenv("SPRING_DATASOURCE_USERNAME"), System.getenv("SPRING_DATASOURCE_PASSWORD"));
+                Statement statement = database.createStatement()) {
+            statement.execute("drop schema public cascade");
+            statement.execute("create schema public");
+        }
+        properties.add("spring.datasource.url", () -> url);
     }
 
     @BeforeAll

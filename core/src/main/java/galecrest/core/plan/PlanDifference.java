@@ -6,6 +6,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.time.Minutes;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +18,8 @@ import java.util.TreeSet;
  * What differs between two plans.
  *
  * @param moved work that starts at another time or has another crew
- * @param margins commitments whose margin changed
+ * @param margins commitments whose margin changed: those that are late now before the others, of each the greatest loss
+ *     first
  * @param toTell people for whom something moved
  */
 public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<PersonId> toTell) {
@@ -34,7 +36,16 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
             Set<PersonId> concerns) {}
 
     /** A changed margin; empty where the commitment is new, gone, or cannot be planned. */
-    public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {}
+    public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {
+        private static final Comparator<MarginChange> WORST_FIRST = Comparator.comparing(
+                        (MarginChange m) -> m.after().map(a -> a.value() >= 0).orElse(false))
+                .thenComparing(MarginChange::gain);
+
+        private long gain() {
+            return after.map(Minutes::value).orElse(0L)
+                    - before.map(Minutes::value).orElse(0L);
+        }
+    }
 
     public static PlanDifference between(Plan before, Plan after) {
         Map<WorkId, Plan.Placed> old = new HashMap<>();
@@ -75,6 +86,7 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
                 changes.add(new MarginChange(now.commitment(), was, now.margin()));
             }
         }
+        changes.sort(MarginChange.WORST_FIRST);
         return changes;
     }
 }

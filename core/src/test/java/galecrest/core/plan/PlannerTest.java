@@ -32,6 +32,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -289,6 +290,22 @@ class PlannerTest {
                         m.before().orElseThrow().minus(m.after().orElseThrow()))
                 .isEqualTo(Minutes.of(480)));
         assertThat(List.copyOf(difference.moved())).hasSize(1);
+    }
+
+    @Test
+    void amongTheMarginsThoseOfDatesThatAreLateComeFirst() {
+        List<Plan> plans = new ArrayList<>();
+        for (int day : new int[] {1, 2}) {
+            Shops shops = shop().person("bo", "fit");
+            shops.part("flange", shops.instant(day, 12, 0), 0)
+                    .job("exhaust", "car", 60, "fit", needs("flange"))
+                    .due("race", "car", Commitment.Kind.EVENT, shops.instant(4, 9, 0), 1)
+                    .due("open day", "car", Commitment.Kind.PROMISE, shops.instant(2, 9, 0), 1);
+            plans.add(plan(shops));
+        }
+        assertThat(PlanDifference.between(plans.get(0), plans.get(1)).margins())
+                .extracting(m -> m.commitment().value())
+                .containsExactly("open day", "race");
     }
 
     @Test

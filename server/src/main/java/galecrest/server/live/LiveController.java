@@ -171,8 +171,6 @@ class LiveController {
     private static List<String> margins(PlanDifference difference, PlanService.Current now) {
         return difference.margins().stream()
                 .filter(m -> m.before().isPresent() && m.after().isPresent())
-                .sorted(java.util.Comparator.comparing(
-                        m -> m.after().orElseThrow().minus(m.before().orElseThrow())))
                 .map(m -> {
                     Commitment commitment = now.shop().commitments().stream()
                             .filter(c -> c.id().equals(m.commitment()))
