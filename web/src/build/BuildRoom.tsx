@@ -27,7 +27,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const navigate = useNavigate()
   const [zone, setZone] = useState<ZoneName>()
   const [adding, setAdding] = useState<'job' | 'outwork' | 'running-in'>()
-  const [importing, setImporting] = useState<'jobs' | 'parts'>()
+  const [importing, setImporting] = useState<'jobs' | 'parts' | 'outwork'>()
   const [editing, setEditing] = useState(false)
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
   const changes = account.role !== 'HAND'
@@ -88,6 +88,10 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                   <Menu.Item onClick={() => setAdding('running-in')}>Add running-in</Menu.Item>
                   <Menu.Item onClick={() => setImporting('jobs')}>Import a job sheet (CSV)</Menu.Item>
                   <Menu.Item onClick={() => setImporting('parts')}>Import parts (CSV)</Menu.Item>
+                  <Menu.Item onClick={() => setImporting('outwork')}>Import outside work (CSV)</Menu.Item>
+                  <Menu.Item component="a" href={`/api/builds/${car.id}/outwork.csv`}>
+                    Export the outside work (CSV)
+                  </Menu.Item>
                   <Menu.Item component="a" href={`/api/builds/${car.id}/parts.csv`}>
                     Export the parts (CSV)
                   </Menu.Item>

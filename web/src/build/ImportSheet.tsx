@@ -19,6 +19,11 @@ const KINDS = {
     label: 'Parts (CSV)',
     cells: (l: Schemas['PartLinePreview']) => [l.vendor, l.part, `${l.quantity} ×`],
   },
+  outwork: {
+    title: 'Import outside work for the',
+    label: 'Outside work (CSV)',
+    cells: (l: Schemas['OutworkLinePreview']) => [l.vendor, l.work, `${l.likelyDays} d`],
+  },
 } as const
 
 interface Preview {
@@ -78,7 +83,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
         description={
           <>
             UTF-8, at most 2 MB.{' '}
-            <a href={kind === 'jobs' ? '/api/job-sheet-example.csv' : `/api/builds/${car.id}/parts.csv`}>
+            <a href={kind === 'jobs' ? '/api/job-sheet-example.csv' : `/api/builds/${car.id}/${kind}.csv`}>
               {kind === 'jobs' ? 'An example to start from' : 'What is there now, to start from'}
             </a>
           </>
@@ -107,7 +112,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
       {good && (
         <div style={{ marginTop: 12, maxHeight: 340, overflow: 'auto' }}>
           <b>
-            {preview.lines.length} {kind} would be added
+            {preview.lines.length} {kind === 'outwork' ? 'pieces of outside work' : kind} would be added
           </b>
           <table className="plain">
             <tbody>

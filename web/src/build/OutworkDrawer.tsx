@@ -39,6 +39,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
       notBefore: localOf(work?.notBefore, board.zone),
     },
   })
+  const offers = board.vendors.find((v) => v.id === form.values.vendorId)?.offers ?? []
   const save = async (v: typeof form.values) => {
     const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
     const body: Schemas['OutworkForm'] = {
@@ -81,6 +82,28 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
             data={board.vendors.map((v) => ({ value: v.id, label: `${v.name}, ${v.trade}` }))}
             {...form.getInputProps('vendorId')}
           />
+          {offers.length > 0 && (
+            <Select
+              label="From its list"
+              mt={8}
+              placeholder="takes its name and its days"
+              data={offers.map((x) => ({
+                value: x.what,
+                label: `${x.what}${x.price === undefined ? '' : `, ${x.price.toFixed(2)}`}, ${x.likelyDays} working days`,
+              }))}
+              value={null}
+              onChange={(what) => {
+                const x = offers.find((y) => y.what === what)
+                if (x)
+                  form.setValues({
+                    name: form.values.name || x.what,
+                    lowDays: x.lowDays,
+                    likelyDays: x.likelyDays,
+                    highDays: x.highDays,
+                  })
+              }}
+            />
+          )}
           <Group mt={10}>
             <Checkbox label="the whole car goes" {...form.getInputProps('wholeCar', { type: 'checkbox' })} />
             <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />

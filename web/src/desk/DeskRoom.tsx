@@ -1,10 +1,11 @@
-import { SegmentedControl, TextInput } from '@mantine/core'
+import { Button, SegmentedControl, TextInput } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
 import { useDesk } from '../api/desk'
 import { Nothing } from '../ui/Nothing'
+import { Basket } from './Basket'
 import { ChaseList } from './ChaseList'
 import { OutworkSheet } from './OutworkSheet'
 import { Outbox } from './Outbox'
@@ -21,6 +22,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
   const navigate = useNavigate()
   const [search, setSearch] = useSearchParams()
   const [find, setFind] = useState('')
+  const [ordering, setOrdering] = useState(false)
   const view = (search.get('view') ?? 'chase') as View
   const lines = useMemo(() => {
     const wanted = find.trim().toLowerCase()
@@ -40,7 +42,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
       <div className="room-head">
         <h1>Desk</h1>
         <span className="soft">
-          {desk.data && `${desk.data.all} outside or to order`}
+          {desk.data && `${desk.data.lines.length} outside or to order`}
           {desk.data && desk.data.harmOf !== desk.data.change && ' · harm is being reckoned anew'}
         </span>
         <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }} className="no-print">
@@ -51,6 +53,9 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
             value={find}
             onChange={(e) => setFind(e.currentTarget.value)}
           />
+          <Button size="xs" variant="default" onClick={() => setOrdering(true)}>
+            Order from a vendor
+          </Button>
           <SegmentedControl
             size="xs"
             value={view}
@@ -94,6 +99,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
           onEdit={(build) => navigate(`/build/${build}?part=${part}`)}
         />
       )}
+      {ordering && desk.data && <Basket lines={desk.data.lines} onClose={() => setOrdering(false)} />}
       {outwork && <OutworkSheet id={outwork} onClose={() => setSearch({}, { replace: true })} />}
     </>
   )

@@ -4,6 +4,7 @@ import { client, dataOf } from '../api/client'
 import type { Mate, PartDetail } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { MateMark } from '../ui/MateMark'
+import { Bolt } from './Bolt'
 
 const SAID: Record<Mate['outcome'], string> = {
   FITS: 'fits',
@@ -11,6 +12,11 @@ const SAID: Record<Mate['outcome'], string> = {
   DOES_NOT_FIT: 'does not fit',
   UNKNOWN: 'unknown: ask first',
 }
+
+/** A male thread that is no fitting's: something that may be a bolt. */
+const isBolt = (side: string) =>
+  /^(m\d|#?\d+([ /]\d+)*-\d)/i.test(side.trim()) && /male/i.test(side) && !/female/i.test(side)
+const threadOf = (side: string) => side.replace(/\b(male|bolt)\b/gi, '').trim()
 
 /** Both sides of every joint of a part, as people write them, and what comes of each. */
 export function MateTable({ part, changes }: { part: PartDetail; changes: boolean }) {
@@ -86,6 +92,9 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
                   {judged.outcome === 'FITS' ? `${SAID.FITS}: ${judged.said}` : judged.said}
                 </span>
               </div>
+            )}
+            {same && judged.kind === 'THREAD' && judged.outcome === 'FITS' && isBolt(m.comes) && (
+              <Bolt thread={threadOf(m.comes)} />
             )}
           </div>
         )

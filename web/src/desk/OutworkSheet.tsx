@@ -7,6 +7,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { when } from '../ui/say'
+import { Slots } from './Slots'
 import { WordFields } from './WordFields'
 
 type Sheet = Schemas['OutworkSheet']
@@ -51,6 +52,7 @@ export function OutworkSheet({ id, onClose }: { id: string; onClose: () => void 
         )}
       </p>
       <Order key={o.id} sheet={o} />
+      {o.status === 'TODO' && <Slots id={o.id} />}
       {o.status === 'TODO' && <Sending sheet={o} />}
       {o.status === 'STARTED' && <Returning sheet={o} onDone={onClose} />}
       {o.status !== 'DONE' && (

@@ -5,8 +5,10 @@ import { type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
-import { day, instantOf, localOf, when, word } from '../ui/say'
+import { day, instantOf, keptWord, localOf, when, word } from '../ui/say'
+import { Instead } from './Instead'
 import { MateTable } from './MateTable'
+import { TO_ORDER } from './states'
 import { WordFields } from './WordFields'
 
 interface Props {
@@ -16,15 +18,15 @@ interface Props {
   onEdit: (build: string) => void
 }
 
-const TO_ORDER = ['WANTED', 'SPECIFIED', 'QUOTED', 'REFUSED', 'RETURNED']
-
 /** One part line: where it stands, what it meets, ordering and asking, what was said. */
 export function PartSheet({ id, manager, onClose, onEdit }: Props) {
   const { board, part: parts, car, vendor } = useBoard()
   const detail = usePart(id)
+  const [instead, setInstead] = useState(false)
   const line = parts.get(id)
   if (!line || !detail.data) return null
   const from = vendor.get(line.vendorId ?? '')
+  const replaceable = !['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(line.state)
   return (
     <Drawer
       opened
@@ -42,14 +44,20 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
           <span>
             {from.name} {from.phone}
             <span className="soft">
-              {from.deliveries > 0 &&
-                ` · ${from.deliveries} deliveries on record, half of them ${Math.round((from.usualSlipMinutes ?? 0) / 1440)} days late or more`}
+              {' · '}
+              {keptWord(from)}
             </span>
           </span>
         ) : (
           <span className="soft">
             {line.own ? 'The customer brings it.' : 'Nobody is named to order it from.'}
           </span>
+        )}
+        {detail.data.insteadOf && (
+          <>
+            <br />
+            <span className="soft">instead of {detail.data.insteadOf}</span>
+          </>
         )}
       </p>
       <Group gap={8}>
@@ -67,8 +75,14 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
             Purchase order (PDF)
           </Button>
         )}
+        {replaceable && (
+          <Button size="compact-sm" variant="default" onClick={() => setInstead(true)}>
+            Another part instead
+          </Button>
+        )}
         <Fit part={line} />
       </Group>
+      {instead && <Instead part={line} onClose={() => setInstead(false)} />}
       <MateTable key={JSON.stringify(detail.data.mates)} part={detail.data} changes />
       {TO_ORDER.includes(line.state) && <Ordering part={line} detail={detail.data} manager={manager} />}
       <h3 style={{ margin: '18px 0 6px' }}>Said</h3>
@@ -174,14 +188,17 @@ const DAY = 86_400_000
 
 /** Ordering: held while a side is unknown or does not fit, unless the manager says why it goes out all the same. */
 function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; manager: boolean }) {
-  const { board } = useBoard()
+  const { board, vendor } = useBoard()
   const desk = useDesk()
   const { send, busy } = useSend()
+  const listed = vendor
+    .get(part.vendorId ?? '')
+    ?.offers.find((o) => o.what.toLowerCase() === part.name.toLowerCase())
   const form = useForm({
     initialValues: {
       likely: localOf(part.arrivalLikely, board.zone),
       high: localOf(part.arrivalHigh, board.zone),
-      price: (part.price ?? '') as number | string,
+      price: (part.price ?? listed?.price ?? '') as number | string,
       overrideReason: '',
     },
   })
@@ -239,6 +256,12 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
           <TextInput label="Promised for" type="datetime-local" {...form.getInputProps('likely')} />
           <TextInput label="at the latest" type="datetime-local" {...form.getInputProps('high')} />
         </Group>
+        {listed && (
+          <p className="soft small" style={{ margin: '6px 0 0' }}>
+            By its list{listed.price !== undefined && ` ${listed.price.toFixed(2)}`}, in {listed.lowDays} to{' '}
+            {listed.highDays} working days, likely {listed.likelyDays}.
+          </p>
+        )}
         <NumberInput label="Price each" mt={8} decimalScale={2} maw={160} {...form.getInputProps('price')} />
         {detail.held && manager && (
           <Textarea

@@ -83,6 +83,15 @@ export function CustomerLinks({ car }: { car: Car }) {
         <Button size="xs" variant="default" loading={busy} onClick={() => void make()}>
           Make a link
         </Button>
+        <Button
+          size="xs"
+          variant="default"
+          component="a"
+          target="_blank"
+          href={`/api/builds/${car.id}/customer-report.pdf?money=${money}`}
+        >
+          Report (PDF)
+        </Button>
       </Group>
     </section>
   )

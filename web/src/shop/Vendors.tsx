@@ -4,8 +4,9 @@ import { useState } from 'react'
 import { useBoard, type Vendor } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { dayKey } from '../ui/say'
+import { dayKey, instantOf, keptWord, localOf } from '../ui/say'
 import { Closures, saidClosures } from './Closures'
+import { type OfferRow, Offers, type TimeRow, Times } from './Offers'
 import { Hours, hoursOf, saidHours } from './Hours'
 
 /** The outside firms, with their hours. */
@@ -34,11 +35,7 @@ export function Vendors({ changes }: { changes: boolean }) {
               </td>
               <td>{v.trade}</td>
               <td>{v.phone}</td>
-              <td className="small">
-                {v.deliveries === 0
-                  ? '—'
-                  : `${v.deliveries} deliveries, half of them ${Math.round((v.usualSlipMinutes ?? 0) / 1440)} d late or more`}
-              </td>
+              <td className="small">{keptWord(v)}</td>
               <td className="small">
                 {saidHours(v.hours)}
                 {v.closures.length > 0 && <div className="soft">{saidClosures(v.closures)}</div>}
@@ -83,10 +80,38 @@ function VendorForm({
       email: vendor?.email ?? '',
       hours: hoursOf(vendor?.hours ?? [1, 2, 3, 4, 5].map((d) => ({ day: d, start: '08:00', end: '17:00' }))),
       closures: vendor?.closures ?? [],
+      offers: (vendor?.offers ?? []).map((o): OfferRow => ({ ...o, price: o.price ?? '' })),
+      times: (vendor?.times ?? []).map((t): TimeRow => ({
+        ...t,
+        from: localOf(t.from, board.zone),
+        to: localOf(t.to, board.zone),
+      })),
     },
   })
   const save = async (values: typeof form.values) => {
-    const body: Schemas['VendorForm'] = { ...values, version: vendor?.version ?? 0 }
+    const { offers, times, ...rest } = values
+    const empty = times.findIndex((t) => !t.from || !t.to)
+    if (empty >= 0) {
+      form.setFieldError(`slots.${empty}`, 'From when to when?')
+      return
+    }
+    const body: Schemas['VendorForm'] = {
+      ...rest,
+      offers: offers.map((o) => ({
+        what: o.what,
+        price: o.price === '' ? undefined : Number(o.price),
+        lowDays: Number(o.lowDays),
+        likelyDays: Number(o.likelyDays),
+        highDays: Number(o.highDays),
+      })),
+      slots: times.map((t) => ({
+        id: t.id,
+        from: instantOf(t.from, board.zone)!,
+        to: instantOf(t.to, board.zone)!,
+        note: t.note,
+      })),
+      version: vendor?.version ?? 0,
+    }
     const done = await send(
       async () => {
         if (vendor)
@@ -99,7 +124,7 @@ function VendorForm({
     if (done) onClose()
   }
   return (
-    <Drawer opened onClose={onClose} position="right" size={440} title={vendor?.name ?? 'A new vendor'}>
+    <Drawer opened onClose={onClose} position="right" size={480} title={vendor?.name ?? 'A new vendor'}>
       <form onSubmit={form.onSubmit((v) => void save(v))}>
         <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
           <TextInput label="Name" {...form.getInputProps('name')} />
@@ -123,6 +148,22 @@ function VendorForm({
             errors={form.errors}
             today={dayKey(board.now, board.zone)}
             onChange={(c) => form.setFieldValue('closures', c)}
+          />
+          <div className="small strong" style={{ marginTop: 12 }}>
+            Price list
+          </div>
+          <Offers
+            offers={form.values.offers}
+            errors={form.errors}
+            onChange={(o) => form.setFieldValue('offers', o)}
+          />
+          <div className="small strong" style={{ marginTop: 12 }}>
+            Times it offers
+          </div>
+          <Times
+            times={form.values.times}
+            errors={form.errors}
+            onChange={(t) => form.setFieldValue('times', t)}
           />
           {changes && (
             <Group mt={16} gap={8}>

@@ -1,3 +1,5 @@
+import type { Schemas } from '../api/client'
+
 /** How times and amounts are said. Times are told in the shop's zone, whatever the browser's. */
 
 const HOUR = 60
@@ -18,6 +20,18 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
 }
 
 /** "2026-11-25" in the zone. */
+/** How a vendor has kept its word, with the sample and how far it is believed. */
+export function keptWord(v: Schemas['VendorView']): string {
+  if (v.deliveries === 0) return 'nothing on record'
+  const days = Math.round((v.usualSlipMinutes ?? 0) / 1440)
+  const slip =
+    days === 0 ? 'usually on the day' : days < 0 ? `usually ${-days} d early` : `usually ${days} d late`
+  const sample = `${v.deliveries} ${v.deliveries === 1 ? 'delivery' : 'deliveries'}`
+  return days > 0
+    ? `${sample}, ${slip}; ${Math.round((v.believed ?? 0) * 100)} % of that is reckoned with`
+    : `${sample}, ${slip}`
+}
+
 export function dayKey(at: string | number | Date, zone: string): string {
   const parts = format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(
     new Date(at),

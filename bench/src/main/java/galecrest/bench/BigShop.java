@@ -87,7 +87,7 @@ public final class BigShop {
                 people(),
                 stations(),
                 List.of(new Vendor(
-                        new VendorId("v"), "Vendor", "coating", "", weekdays(8, 17), List.of(), Optional.empty())),
+                        new VendorId("v"), "Vendor", "coating", "", weekdays(8, 17), List.of(), Optional.empty(), List.of(), List.of())),
                 builds,
                 works,
                 links,

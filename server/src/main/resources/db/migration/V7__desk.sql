@@ -51,7 +51,7 @@ alter table part
     add column ordered_at timestamptz,
     add column promised_at timestamptz,
     add column override_reason text check (override_reason <> ''),
-    add column refused_because text;
+    add column instead_of text not null default '';
 create index part_vendor on part (vendor_id);
 
 -- Both sides of a joint of a part, as written; an empty side is unknown.
@@ -184,8 +184,7 @@ alter table outwork
     add column driver text not null default '',
     add column trailer boolean not null default false,
     add column price numeric(12, 2) check (price >= 0),
-    add column promised_back timestamptz,
-    add column returned_at timestamptz;
+    add column promised_back timestamptz;
 
 -- Who has worked how long on a job, by the clock of start, pause and done.
 create table worked (
@@ -239,6 +238,29 @@ create table payment (
     note text not null
 );
 
+-- What a vendor sells for how much and how soon, in its working days.
+create table vendor_offer (
+    id text primary key,
+    vendor_id text not null references vendor on delete cascade deferrable,
+    what text not null check (what <> ''),
+    price numeric(12, 2) check (price >= 0),
+    low_days int not null check (low_days >= 0),
+    likely_days int not null check (likely_days >= low_days),
+    high_days int not null check (high_days >= likely_days),
+    position int not null
+);
+create index vendor_offer_vendor on vendor_offer (vendor_id);
+
+-- Times that a vendor offers. One is taken while outside work with that vendor is booked over it.
+create table vendor_slot (
+    id text primary key,
+    vendor_id text not null references vendor on delete cascade deferrable,
+    starts_at timestamptz not null,
+    ends_at timestamptz not null check (ends_at > starts_at),
+    note text not null
+);
+create index vendor_slot_vendor on vendor_slot (vendor_id);
+
 -- Only a hash of the token is kept; who has the database has no links.
 create table customer_link (
     id text primary key,
@@ -257,7 +279,7 @@ declare
 begin
     foreach name in array array[
         'mate', 'delivery', 'word', 'released_photo', 'inspection', 'mail', 'supply', 'shelf', 'shelf_taken',
-        'outwork_check', 'worked', 'estimate', 'change_order', 'payment', 'customer_link']
+        'outwork_check', 'vendor_offer', 'vendor_slot', 'worked', 'estimate', 'change_order', 'payment', 'customer_link']
     loop
         execute format(
             'create trigger journal after insert or update or delete on %I for each row execute function journal_row()',

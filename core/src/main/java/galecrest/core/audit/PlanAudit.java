@@ -303,9 +303,7 @@ public final class PlanAudit {
             case ACCEPTED, FITTED, FITTED_FOR_NOW -> Long.MIN_VALUE;
             case ARRIVED, INSPECTED ->
                 shopHours.after(now, roundUp(part.inspection().value()));
-            case REFUSED, RETURNED ->
-                inspected(part, now + shop.rules().unknownArrival().toMinutes());
-            case WANTED, SPECIFIED, QUOTED, ORDERED, SHIPPED ->
+            case REFUSED, RETURNED, WANTED, SPECIFIED, QUOTED, ORDERED, SHIPPED ->
                 inspected(
                         part,
                         shop.expected(part)

@@ -63,14 +63,15 @@ final class Bounds {
         if (part.state().here()) {
             return Optional.empty();
         }
-        boolean assumed = part.arrival().isEmpty() || part.state().turnedDown();
+        Optional<Arrival> comes = shop.expected(part);
+        boolean assumed = comes.isEmpty();
         int arrives;
         if (part.state().toInspect()) {
             arrives = 0;
         } else if (assumed) {
             arrives = Grid.slotsFor(shop.rules().unknownArrival());
         } else {
-            arrives = expected(shop.expected(part).orElseThrow());
+            arrives = expected(comes.get());
         }
         int inspection = Grid.slotsFor(part.inspection().value());
         int ready = inspection == 0 ? arrives : calendars.shopHours().finish(arrives, inspection);

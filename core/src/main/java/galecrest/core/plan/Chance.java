@@ -2,6 +2,7 @@ package galecrest.core.plan;
 
 import galecrest.core.build.CommitmentId;
 import galecrest.core.build.WorkId;
+import galecrest.core.outwork.OfferedSlot;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -11,11 +12,31 @@ import java.util.Optional;
  *
  * @param trials how many times
  * @param odds of each commitment, in the order of the snapshot
+ * @param departures of outwork that has not left and is booked for a time, or whose vendor offers times
  */
-public record Chance(int trials, long seed, List<Odds> odds) {
+public record Chance(int trials, long seed, List<Odds> odds, List<Departure> departures) {
     public Chance {
         odds = List.copyOf(odds);
+        departures = List.copyOf(departures);
     }
+
+    /**
+     * When outwork can truly leave, all that comes before it done.
+     *
+     * @param p50 by when it could in half of the trials; empty where it never could
+     * @param p80 by when in 80 %
+     * @param booked the share of trials in which it could leave in time for the time it is booked for
+     * @param offered the same for each time that the vendor offers
+     */
+    public record Departure(
+            WorkId work, Optional<Instant> p50, Optional<Instant> p80, Optional<Double> booked, List<InTime> offered) {
+        public Departure {
+            offered = List.copyOf(offered);
+        }
+    }
+
+    /** The chance to leave in time for a time that is offered. */
+    public record InTime(OfferedSlot slot, double chance) {}
 
     /**
      * The odds of one commitment.

@@ -72,9 +72,9 @@ public final class Harm {
             if (!goOn.getAsBoolean()) {
                 return Optional.empty();
             }
-            Instant comes = part.state().turnedDown() || shop.expected(part).isEmpty()
-                    ? shop.now().plus(shop.rules().unknownArrival())
-                    : shop.expected(part).get().likely();
+            Instant comes = shop.expected(part)
+                    .map(Arrival::likely)
+                    .orElse(shop.now().plus(shop.rules().unknownArrival()));
             Duration inHand = Duration.between(comes, need.neededAt());
             all.add(
                     inHand.compareTo(DAY) >= 0
@@ -122,9 +122,7 @@ public final class Harm {
     }
 
     private static ShopSnapshot later(ShopSnapshot shop, PartLine part, Instant comes) {
-        Arrival arrival = part.state().turnedDown()
-                ? Arrival.exactly(comes.plus(DAY))
-                : part.arrival().map(Harm::later).orElse(Arrival.exactly(comes.plus(DAY)));
+        Arrival arrival = shop.promised(part).map(Harm::later).orElse(Arrival.exactly(comes.plus(DAY)));
         return shop.withParts(shop.parts().stream()
                 .map(p -> p.id().equals(part.id()) ? p.expectedAgain(arrival) : p)
                 .toList());

@@ -4,6 +4,7 @@ import galecrest.core.build.Job;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
+import galecrest.core.time.Arrival;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -35,7 +36,7 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
      *
      * @param neededAt the last instant at which it can come, inspection still to be done
      * @param orderBy the last instant to order it, of one that is not ordered yet: needed-at less the time within which
-     *     four of five such parts come
+     *     four of five such parts come, by the vendor's price list and its working days where the part is on it
      * @param daysLeft shop days until then, negative when over; of one that is not ordered yet
      */
     public record PartNeed(PartId part, Instant neededAt, Optional<Instant> orderBy, Optional<Integer> daysLeft) {}
@@ -82,18 +83,27 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
         if (!part.state().toOrder()) {
             return new PartNeed(part.id(), neededAt, Optional.empty(), Optional.empty());
         }
+        ShopSnapshot shop = model.network.shop;
         Instant now = model.grid.instant(0);
-        Duration lead = model.network
-                .shop
-                .expected(part)
-                .map(a -> Duration.ofSeconds((long) BetaPert.quantile(
-                        SURE,
-                        Duration.between(now, a.low()).toSeconds(),
-                        Duration.between(now, a.likely()).toSeconds(),
-                        Duration.between(now, a.high()).toSeconds())))
-                .orElse(model.network.shop.rules().unknownArrival());
+        Optional<Instant> byList = part.vendor().flatMap(shop::vendor).flatMap(v -> v.offer(part.name())
+                .flatMap(o -> v.lastOrder(o, neededAt, now, shop.zone(), Needs::sureBy)));
+        if (byList.isPresent()) {
+            return new PartNeed(part.id(), neededAt, byList, Optional.of(shopDays(model, byList.get())));
+        }
+        Duration lead = shop.expected(part)
+                .map(a -> Duration.between(now, sureBy(a)))
+                .orElse(shop.rules().unknownArrival());
         Instant orderBy = neededAt.minus(lead);
         return new PartNeed(part.id(), neededAt, Optional.of(orderBy), Optional.of(shopDays(model, orderBy)));
+    }
+
+    /** By when four of five such arrivals are there. */
+    private static Instant sureBy(Arrival arrival) {
+        return Instant.ofEpochSecond(Math.round(BetaPert.quantile(
+                SURE,
+                arrival.low().getEpochSecond(),
+                arrival.likely().getEpochSecond(),
+                arrival.high().getEpochSecond())));
     }
 
     /** Days on which somebody is in the shop between now and then. */

@@ -170,6 +170,20 @@ final class Schedule {
         return model.lagged(slot, arc);
     }
 
+    /** From when on what comes before it, and its own bounds, would let the node start; NEVER where something is not
+     * planned. */
+    int free(int node) {
+        int slot = model.boundSlot[node];
+        for (Network.Arc arc : model.before[node]) {
+            boolean counts = arc.type() != Link.Type.FINISH_FINISH && !(arc.risk() >= 0 && choices[arc.risk()]);
+            if (counts && !planned(arc.from())) {
+                return SlotWindows.NEVER;
+            }
+            slot = counts ? Math.max(slot, bound(arc)) : slot;
+        }
+        return slot;
+    }
+
     /** Whether the node goes ahead of an at-risk link. */
     boolean startsEarly(Network.Arc arc) {
         if (arc.risk() < 0 || !choices[arc.risk()] || !planned(arc.to())) {

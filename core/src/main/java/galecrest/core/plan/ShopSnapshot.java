@@ -84,9 +84,21 @@ public record ShopSnapshot(
         return with(moment, people, works, links, parts, commitments, pins, published);
     }
 
-    /** What the promise of a part is worth, going by its vendor's record; empty with no date. */
+    /**
+     * When a part is promised for; of one that is not ordered and has no date, when it would come if it were ordered now
+     * by the vendor's price list. Empty where nothing tells.
+     */
+    public Optional<Arrival> promised(PartLine part) {
+        Optional<Arrival> promise = part.state().turnedDown() ? Optional.empty() : part.arrival();
+        return promise.or(() -> part.vendor()
+                .filter(v -> part.state().toOrder())
+                .flatMap(this::vendor)
+                .flatMap(v -> v.offer(part.name()).flatMap(o -> v.ordered(o, now, zone))));
+    }
+
+    /** What the promise of a part is worth, going by its vendor's record; empty where nothing is promised. */
     public Optional<Arrival> expected(PartLine part) {
-        return part.arrival().map(promise -> part.vendor()
+        return promised(part).map(promise -> part.vendor()
                 .flatMap(this::vendor)
                 .map(v -> v.expected(promise))
                 .orElse(promise));
@@ -99,7 +111,8 @@ public record ShopSnapshot(
                 .orElse(away.back()));
     }
 
-    private Optional<Vendor> vendor(VendorId id) {
+    /** The vendor of that id. */
+    public Optional<Vendor> vendor(VendorId id) {
         return vendors.stream().filter(v -> v.id().equals(id)).findFirst();
     }
 

@@ -1,6 +1,9 @@
 package galecrest.core.plan;
 
+import galecrest.core.build.Outwork;
 import galecrest.core.build.WorkId;
+import galecrest.core.outwork.OfferedSlot;
+import galecrest.core.time.Span;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,6 +36,10 @@ public final class Simulation {
     private final boolean[] choices;
     private final Model policy;
     private final int[][] finishes;
+    /** The outwork whose leaving is looked at, and from when on it could in each trial. */
+    private final List<Integer> leaving;
+
+    private final int[][] free;
     private final int[][] onChain;
     private final Map<Uncertain.Thing, double[]> lucks = new HashMap<>();
 
@@ -48,6 +55,21 @@ public final class Simulation {
         assign(plan);
         finishes = new int[shop.commitments().size()][options.trials()];
         onChain = new int[shop.commitments().size()][model.size];
+        leaving = IntStream.range(0, model.size)
+                .filter(node -> model.network.works.get(node) instanceof Outwork o
+                        && o.away().isEmpty()
+                        && (o.slot().isPresent() || !offered(o).isEmpty()))
+                .boxed()
+                .toList();
+        free = new int[leaving.size()][options.trials()];
+    }
+
+    private List<OfferedSlot> offered(Outwork outwork) {
+        ShopSnapshot shop = model.network.shop;
+        return shop.vendor(outwork.vendor()).stream()
+                .flatMap(v -> v.slots().stream())
+                .filter(s -> s.when().from().isAfter(shop.now()))
+                .toList();
     }
 
     /**
@@ -115,10 +137,16 @@ public final class Simulation {
                 : Optional.of(new Chance(
                         options.trials(),
                         options.seed(),
-                        IntStream.range(0, finishes.length).mapToObj(this::odds).toList()));
+                        IntStream.range(0, finishes.length).mapToObj(this::odds).toList(),
+                        IntStream.range(0, free.length)
+                                .mapToObj(this::departure)
+                                .toList()));
     }
 
     private void note(Schedule schedule, int trial, int[][] chains) {
+        for (int i = 0; i < free.length; i++) {
+            free[i][trial] = schedule.free(leaving.get(i));
+        }
         for (int c = 0; c < finishes.length; c++) {
             int last = -1;
             boolean all = true;
@@ -135,6 +163,26 @@ public final class Simulation {
                 node = schedule.blocker(node);
             }
         }
+    }
+
+    private Chance.Departure departure(int i) {
+        Outwork outwork = (Outwork) model.network.works.get(leaving.get(i));
+        int[] sorted = free[i].clone();
+        Arrays.sort(sorted);
+        return new Chance.Departure(
+                outwork.id(),
+                at(sorted, 0.5),
+                at(sorted, 0.8),
+                outwork.slot().map(s -> inTime(sorted, outwork, s)),
+                offered(outwork).stream()
+                        .map(s -> new Chance.InTime(s, inTime(sorted, outwork, s.when())))
+                        .toList());
+    }
+
+    /** The share of trials in which the outwork could leave early enough to be there when its time begins. */
+    private double inTime(int[] sorted, Outwork outwork, Span slot) {
+        int leaves = model.grid.atOrBefore(slot.from().minus(outwork.transportOut()));
+        return Arrays.stream(sorted).filter(f -> f <= leaves).count() / (double) sorted.length;
     }
 
     private Chance.Odds odds(int c) {

@@ -108,11 +108,12 @@ final class Uncertain {
         if (line.state().toInspect()) {
             return new PartDates(mark, 0, 0, 0, inspection);
         }
-        if (line.arrival().isEmpty() || line.state().turnedDown()) {
+        Optional<Arrival> comes = model.network.shop.expected(line);
+        if (comes.isEmpty()) {
             double assumed = Grid.slotsFor(model.network.shop.rules().unknownArrival());
             return new PartDates(mark, assumed / 2, assumed, 2 * assumed, inspection);
         }
-        double[] three = dates(model.network.shop.expected(line).orElseThrow());
+        double[] three = dates(comes.get());
         return new PartDates(mark, three[0], three[1], three[2], inspection);
     }
 

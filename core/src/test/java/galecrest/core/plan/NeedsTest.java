@@ -54,6 +54,26 @@ class NeedsTest {
         assertThat(need.daysLeft()).contains(2);
     }
 
+    /**
+     * Needed on Wednesday at 12:00 and two working days on the vendor's list: ordered by its closing on Friday it is there
+     * on Tuesday 17:00; ordered on Monday it would be there on Wednesday 17:00. The weekend does not count.
+     */
+    @Test
+    void aPriceListCountsTheVendorsWorkingDays() {
+        Shops shops = shop().person("bo", "fit").offer("Flange", 2);
+        shops.wanted("flange")
+                .job("fit it", "car", 240, "fit", Shops.JobShape.needs("flange"))
+                .due("test", "car", shops.instant(9, 16, 0));
+        ShopSnapshot shop = shops.snapshot();
+        var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
+        Needs.PartNeed need = Needs.of(shop, thought.guide()).parts().get(0);
+        assertThat(need.neededAt()).isEqualTo(shops.instant(9, 12, 0));
+        assertThat(need.orderBy()).contains(shops.instant(4, 17, 0));
+        assertThat(need.daysLeft()).contains(5);
+        // Ordered now, on Monday morning, it comes on Wednesday at closing time.
+        assertThat(shop.expected(shop.parts().get(0))).contains(Arrival.exactly(shops.instant(2, 17, 0)));
+    }
+
     /** With one pair of hands two jobs cannot both wait until the last moment. */
     @Test
     void latestStartsKnowThePeople() {

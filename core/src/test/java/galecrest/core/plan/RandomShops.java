@@ -21,6 +21,7 @@ import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.Offer;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.outwork.VendorRecord;
@@ -55,6 +56,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /** Random shops in which every rule of the planner comes up; the same seed gives the same shop. */
 public final class RandomShops {
@@ -190,7 +192,15 @@ public final class RandomShops {
             }
         }
         List<Closure> closures = chance(0.3) ? List.of(new Closure(day(2), day(8), "holiday")) : List.of();
-        return new Vendor(new VendorId("v" + i), "Vendor " + i, "coating", "", hours, closures, record());
+        return new Vendor(
+                new VendorId("v" + i), "Vendor " + i, "coating", "", hours, closures, record(), offers(i), List.of());
+    }
+
+    /** Some of the parts are on the price list. */
+    private static List<Offer> offers(int vendor) {
+        return IntStream.range(0, 3)
+                .mapToObj(i -> new Offer("Part " + (2 * i + vendor % 2), Optional.empty(), i, i + 1, i + 1 + vendor))
+                .toList();
     }
 
     private Optional<VendorRecord> record() {

@@ -17,6 +17,8 @@ import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.Offer;
+import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
@@ -32,6 +34,7 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
+import galecrest.core.time.Span;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -62,6 +65,8 @@ final class Shops {
     private final List<PartLine> parts = new ArrayList<>();
     private final List<Commitment> commitments = new ArrayList<>();
     private final List<Pin> pins = new ArrayList<>();
+    private final List<Offer> offers = new ArrayList<>();
+    private final List<OfferedSlot> slots = new ArrayList<>();
     private final Map<String, Build> builds = new LinkedHashMap<>();
 
     static Shops shop() {
@@ -111,6 +116,32 @@ final class Shops {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty()));
+        return this;
+    }
+
+    /** A part that is not ordered yet, to come from the vendor. */
+    Shops wanted(String id) {
+        parts.add(new PartLine(
+                new PartId(id),
+                id,
+                PartState.WANTED,
+                Optional.empty(),
+                Minutes.ZERO,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(new VendorId("vendor"))));
+        return this;
+    }
+
+    /** The vendor has it on its price list, always within so many of its working days. */
+    Shops offer(String what, int days) {
+        offers.add(new Offer(what, Optional.empty(), days, days, days));
+        return this;
+    }
+
+    /** The vendor offers a time of an hour. */
+    Shops offerSlot(String id, Instant from) {
+        slots.add(new OfferedSlot(id, new Span(from, from.plusSeconds(3600))));
         return this;
     }
 
@@ -216,7 +247,16 @@ final class Shops {
                 now.atZone(zone).toInstant(),
                 people,
                 stations,
-                List.of(new Vendor(new VendorId("vendor"), "vendor", "coating", "", open, List.of(), Optional.empty())),
+                List.of(new Vendor(
+                        new VendorId("vendor"),
+                        "vendor",
+                        "coating",
+                        "",
+                        open,
+                        List.of(),
+                        Optional.empty(),
+                        offers,
+                        slots)),
                 List.copyOf(builds.values()),
                 works,
                 links,

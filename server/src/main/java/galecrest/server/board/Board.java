@@ -303,9 +303,18 @@ public record Board(
             String email,
             int deliveries,
             @Nullable Long usualSlipMinutes,
+            @Nullable Double believed,
             List<HoursView> hours,
             List<ClosureView> closures,
+            List<OfferView> offers,
+            List<TimeView> times,
             int version) {}
+
+    /** A line of a vendor's price list, its lead time in the vendor's working days. */
+    public record OfferView(String what, @Nullable BigDecimal price, int lowDays, int likelyDays, int highDays) {}
+
+    /** A time that a vendor offers; {@code taken} where outside work is booked over it. */
+    public record TimeView(String id, Instant from, Instant to, String note, boolean taken) {}
 
     /** Which pin; {@code broken} says why it cannot hold, where it cannot. */
     public record PinView(

@@ -8,6 +8,7 @@ import galecrest.core.build.RunningIn;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.VendorRecord;
 import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
@@ -447,6 +448,7 @@ final class BoardAssembly {
     private List<Board.VendorView> vendors() {
         Map<String, Integer> versions = record.versions("vendor");
         Map<String, String> emails = record.emails();
+        Map<String, List<Board.TimeView>> times = record.times();
         return shop.vendors().stream()
                 .map(v -> new Board.VendorView(
                         v.id().value(),
@@ -456,8 +458,14 @@ final class BoardAssembly {
                         emails.getOrDefault(v.id().value(), ""),
                         v.record().map(r -> r.sample()).orElse(0),
                         v.record().map(r -> r.usualSlip().toMinutes()).orElse(null),
+                        v.record().map(VendorRecord::weight).orElse(null),
                         hours(v.hours()),
                         closures(v.closures()),
+                        v.offers().stream()
+                                .map(o -> new Board.OfferView(
+                                        o.what(), o.price().orElse(null), o.low(), o.likely(), o.high()))
+                                .toList(),
+                        times.getOrDefault(v.id().value(), List.of()),
                         versions.getOrDefault(v.id().value(), 0)))
                 .toList();
     }

@@ -89,6 +89,25 @@ class BoardRepository {
         return emails;
     }
 
+    /** The times that each vendor offers. */
+    Map<String, List<Board.TimeView>> times() {
+        Map<String, List<Board.TimeView>> times = new HashMap<>();
+        db.sql("""
+                        select s.*, exists (
+                            select 1 from outwork o
+                            where o.vendor_id = s.vendor_id and o.slot_from < s.ends_at and s.starts_at < o.slot_to) as taken
+                        from vendor_slot s order by starts_at, id""")
+                .query((row, n) -> times.computeIfAbsent(row.getString("vendor_id"), v -> new ArrayList<>())
+                        .add(new Board.TimeView(
+                                row.getString("id"),
+                                row.getTimestamp("starts_at").toInstant(),
+                                row.getTimestamp("ends_at").toInstant(),
+                                row.getString("note"),
+                                row.getBoolean("taken"))))
+                .list();
+        return times;
+    }
+
     Map<String, Integer> versions(String table) {
         Map<String, Integer> versions = new HashMap<>();
         db.sql("select id, version from " + table)

@@ -68,7 +68,8 @@ public class BuildController {
             List<String> after,
             int version) {}
 
-    record OutworkForm(
+    /** Work that another firm does; {@code after} counts only when it is added. */
+    public record OutworkForm(
             String buildId,
             @Nullable String stage,
             String name,

@@ -116,19 +116,22 @@ public class WorkService {
 
     @LeadOrManager
     String addOutwork(BuildController.OutworkForm form) {
-        check(form);
+        BadInput.throwIfAny(problems(form));
+        return journal.change("added the outside work " + form.name(), () -> insertOutwork(form));
+    }
+
+    /** Writes outside work that has been checked, within the change that is open; answers its id. */
+    public String insertOutwork(BuildController.OutworkForm form) {
         String id = NewId.next();
-        journal.change("added the outside work " + form.name(), () -> {
-            works.insertOutwork(id, form);
-            form.after().forEach(first -> links.insertPlainLink(first, id));
-        });
+        works.insertOutwork(id, form);
+        form.after().forEach(first -> links.insertPlainLink(first, id));
         return id;
     }
 
     @LeadOrManager
     void changeOutwork(String id, BuildController.OutworkForm form) {
         WorkRepository.Head head = head(id);
-        check(form);
+        BadInput.throwIfAny(problems(form));
         journal.change("changed the outside work " + head.name(), () -> {
             if (!works.updateOutwork(id, form)) {
                 throw new ChangedMeanwhile(
@@ -137,7 +140,8 @@ public class WorkService {
         });
     }
 
-    private static void check(BuildController.OutworkForm form) {
+    /** What is wrong with the form. */
+    public static List<Problem> problems(BuildController.OutworkForm form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "Outside work needs a name."));
@@ -161,7 +165,7 @@ public class WorkService {
         if (half || form.slotFrom() != null && !form.slotFrom().isBefore(form.slotTo())) {
             problems.add(new Problem("slotTo", "A slot needs a start and a later end."));
         }
-        BadInput.throwIfAny(problems);
+        return problems;
     }
 
     @LeadOrManager

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -122,10 +123,20 @@ class CustomerController {
 
     @GetMapping(path = "/api/customer/{token}/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> report(@PathVariable String token) {
+        return pdf(customers.report(token));
+    }
+
+    /** The same for the manager, without a link. */
+    @GetMapping(path = "/api/builds/{id}/customer-report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> reportOf(@PathVariable String id, @RequestParam(defaultValue = "false") boolean money) {
+        return pdf(customers.reportOf(id, money));
+    }
+
+    private static ResponseEntity<byte[]> pdf(byte[] content) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=report.pdf")
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
                 .contentType(MediaType.APPLICATION_PDF)
-                .body(customers.report(token));
+                .body(content);
     }
 }

@@ -16,11 +16,12 @@ class CustomerLinkRepository {
     }
 
     /** What an open link reaches. */
-    record Open(String id, String buildId, boolean money, Instant expiresAt) {}
+    /** What an open link shows. */
+    record Open(String buildId, boolean money) {}
 
     Optional<Open> open(String hash, Instant now) {
         return db.sql("""
-                        select id, build_id, money, expires_at from customer_link
+                        select build_id, money from customer_link
                         where hash = :hash and revoked_at is null and expires_at > :now""")
                 .param("hash", hash)
                 .param("now", Timestamp.from(now))

@@ -10,6 +10,7 @@ import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.money.Ledger;
 import galecrest.core.plan.Plan;
+import galecrest.server.access.ManagerOnly;
 import galecrest.server.money.ChangeOrderService;
 import galecrest.server.money.MoneyService;
 import galecrest.server.paper.Sheet;
@@ -66,7 +67,10 @@ class CustomerService {
     }
 
     CustomerController.Page page(String token) {
-        CustomerLinkRepository.Open link = links.open(token);
+        return page(links.open(token));
+    }
+
+    private CustomerController.Page page(CustomerLinkRepository.Open link) {
         PlanService.Current now = plans.current();
         BuildId id = new BuildId(link.buildId());
         Build build = now.shop().builds().stream()
@@ -195,8 +199,17 @@ class CustomerService {
 
     /** The same as the page, on paper. */
     byte[] report(String token) {
-        CustomerLinkRepository.Open link = links.open(token);
-        CustomerController.Page page = page(token);
+        return report(links.open(token));
+    }
+
+    /** What a customer would be shown, for the manager to hand over; with money or without. */
+    @ManagerOnly
+    byte[] reportOf(String build, boolean money) {
+        return report(new CustomerLinkRepository.Open(build, money));
+    }
+
+    private byte[] report(CustomerLinkRepository.Open link) {
+        CustomerController.Page page = page(link);
         ZoneId zone = ZoneId.of(page.zone());
         Sheet sheet = Sheet.titled((page.number() + " " + page.car()).strip())
                 .line(page.shop() + ", " + day(page.now(), zone))

@@ -41,10 +41,45 @@ class DemoDeskRepository {
         buy(shop, "brake cleaner", "6 cans", "Harbour Fasteners", "Bo");
         buy(shop, "3.2 mm drill bits", "10", "Quayside Tools", "Ina");
         buy(shop, "heat-shrink sleeve, 6 mm", "5 m", "Quayside Tools", "Kit");
+        offer("Tide Driveline", "driveshaft right", "430.00", 6, 8, 12);
+        offer("Tide Driveline", "driveshaft, long travel", "515.00", 8, 10, 15);
+        offer("Slip Hose & Fittings", "oil cooler hoses, −10", "96.40", 1, 2, 4);
+        offer("Quay Rolling Road", "Rolling road session", "620.00", 1, 2, 4);
+        offer("Harbour Coatings", "Manifold coated", "280.00", 2, 3, 5);
+        offer("Tarnside Tyres", "studded tyres, 8", "192.00", 5, 8, 12);
+        time(shop, "quay", 9, 10, 16, "a cancellation");
+        time(shop, "quay", 12, 9, 14, "");
+        time(shop, "quay", 13, 9, 17, "");
         money(shop);
         shelf("oil filter, long", "shelf 2", 5, 4);
         shelf("brake pads, rear, soft", "shelf 4", 2, 3);
         shelf("spark plugs, cold", "drawer 7", 12, 8);
+    }
+
+    private void offer(String vendor, String what, String price, int low, int likely, int high) {
+        db.sql("""
+                        insert into vendor_offer
+                        select :id, id, :what, :price::numeric, :low, :likely, :high, (select count(*) from vendor_offer)
+                        from vendor where name = :vendor""")
+                .param("id", NewId.next())
+                .param("vendor", vendor)
+                .param("what", what)
+                .param("price", price)
+                .param("low", low)
+                .param("likely", likely)
+                .param("high", high)
+                .update();
+    }
+
+    /** A time that a vendor offers, so many working days from today. */
+    private void time(DemoShop shop, String vendor, int ahead, int from, int to, String note) {
+        db.sql("insert into vendor_slot values (:id, :vendor, :from, :to, :note)")
+                .param("id", NewId.next())
+                .param("vendor", vendor)
+                .param("from", Timestamp.from(DemoShop.at(shop.workday(ahead), from)))
+                .param("to", Timestamp.from(DemoShop.at(shop.workday(ahead), to)))
+                .param("note", note)
+                .update();
     }
 
     /** A vendor's deliveries, each so many days after the promised day. */

@@ -266,6 +266,15 @@ class DemoRepository {
         return id;
     }
 
+    /** Books a time for outside work. */
+    void booked(String outwork, Instant from, Instant to) {
+        db.sql("update outwork set slot_from = :from, slot_to = :to where work_id = :id")
+                .param("from", Timestamp.from(from))
+                .param("to", Timestamp.from(to))
+                .param("id", outwork)
+                .update();
+    }
+
     private String work(String build, String kind, String name, Gate gate) {
         String id = NewId.next();
         db.sql("""

@@ -2,9 +2,11 @@ package galecrest.server.exchange;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.JsonValue;
+import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
@@ -47,7 +49,8 @@ public final class CoreJson {
                 .disable(SerializationFeature.WRITE_DURATIONS_AS_TIMESTAMPS)
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-                .serializationInclusion(JsonInclude.Include.NON_ABSENT);
+                .serializationInclusion(JsonInclude.Include.NON_ABSENT)
+                .withConfigOverride(List.class, o -> o.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)));
         for (Class<?> id : List.of(
                 PersonId.class,
                 StationId.class,

@@ -11,6 +11,7 @@ import galecrest.core.build.RunningIn;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.Offer;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
@@ -166,6 +167,26 @@ class SnapshotStore {
                         "",
                         at(k.promised()),
                         at(k.real()))));
+        for (int i = 0; i < vendor.offers().size(); i++) {
+            Offer offer = vendor.offers().get(i);
+            insert(
+                    "insert into vendor_offer values (?, ?, ?, ?, ?, ?, ?, ?)",
+                    NewId.next(),
+                    id,
+                    offer.what(),
+                    offer.price().orElse(null),
+                    offer.low(),
+                    offer.likely(),
+                    offer.high(),
+                    i);
+        }
+        vendor.slots()
+                .forEach(s -> insert(
+                        "insert into vendor_slot values (?, ?, ?, ?, '')",
+                        s.id(),
+                        id,
+                        at(s.when().from()),
+                        at(s.when().to())));
         vendor.closures()
                 .forEach(c -> insert(
                         "insert into vendor_closure values (?, ?, ?, ?, ?)",

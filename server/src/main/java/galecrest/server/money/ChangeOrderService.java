@@ -7,28 +7,23 @@ import galecrest.core.build.Zone;
 import galecrest.core.money.Amount;
 import galecrest.core.money.Ledger;
 import galecrest.core.people.Level;
-import galecrest.core.plan.Plan;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
 import galecrest.server.build.BuildController;
 import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
-import galecrest.server.plan.PlanService;
+import galecrest.server.plan.DateEffect;
+import galecrest.server.plan.WhatIf;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.ChangedMeanwhile;
 import galecrest.server.problem.NotThere;
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Change orders: what a wish costs and what it does to every date, before the yes. */
 @Service
@@ -41,27 +36,18 @@ public class ChangeOrderService {
 
     private final MoneyRepository money;
     private final WorkService works;
-    private final PlanService plans;
+    private final WhatIf whatIf;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
-    private final TransactionTemplate trial;
 
-    ChangeOrderService(
-            MoneyRepository money,
-            WorkService works,
-            PlanService plans,
-            Journal journal,
-            Clock clock,
-            Who who,
-            PlatformTransactionManager transactions) {
+    ChangeOrderService(MoneyRepository money, WorkService works, WhatIf whatIf, Journal journal, Clock clock, Who who) {
         this.money = money;
         this.works = works;
-        this.plans = plans;
+        this.whatIf = whatIf;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
-        this.trial = new TransactionTemplate(transactions);
     }
 
     @ManagerOnly
@@ -81,34 +67,8 @@ public class ChangeOrderService {
                 .value();
     }
 
-    /** The plan is made with the change written in, as a yes would write it; then nothing of it is kept. */
     private List<DateEffect> effect(String build, MoneyController.ChangeOrderForm form) {
-        PlanService.Current before = plans.current();
-        PlanService.Current after = trial.execute(status -> {
-            journal.change("tried a change order", () -> write(build, form));
-            PlanService.Current with = plans.asWritten();
-            status.setRollbackOnly();
-            return with;
-        });
-        Map<String, Plan.Outlook> old = new HashMap<>();
-        before.plan().outlooks().forEach(o -> old.put(o.commitment().value(), o));
-        List<DateEffect> effects = new ArrayList<>();
-        for (Plan.Outlook now : after.plan().outlooks()) {
-            Plan.Outlook was = old.get(now.commitment().value());
-            boolean own = after.shop().commitments().stream()
-                    .anyMatch(c ->
-                            c.id().equals(now.commitment()) && c.build().value().equals(build));
-            if (was != null && (own || !was.margin().equals(now.margin()))) {
-                effects.add(new DateEffect(
-                        now.commitment().value(),
-                        null,
-                        was.margin().map(m -> m.value()).orElse(null),
-                        now.margin().map(m -> m.value()).orElse(null),
-                        was.finish().orElse(null),
-                        now.finish().orElse(null)));
-            }
-        }
-        return effects;
+        return whatIf.effect(build, () -> write(build, form));
     }
 
     /** Writes the work and the part that the change brings. */
@@ -194,24 +154,6 @@ public class ChangeOrderService {
                 .map(o -> new CustomersChange(
                         o.id(), o.title(), o.note(), o.change().total().value(), o.effect(), o.state(), o.decidedBy()))
                 .toList();
-    }
-
-    /**
-     * What a change order does to a date.
-     *
-     * @param name the date's name, where it is told to somebody who cannot look it up
-     * @param beforeMinutes margin; absent where it cannot be planned
-     */
-    public record DateEffect(
-            String commitment,
-            @Nullable String name,
-            @Nullable Long beforeMinutes,
-            @Nullable Long afterMinutes,
-            @Nullable Instant beforeFinish,
-            @Nullable Instant afterFinish) {
-        public DateEffect named(String other) {
-            return new DateEffect(commitment, other, beforeMinutes, afterMinutes, beforeFinish, afterFinish);
-        }
     }
 
     /** What came of it. */

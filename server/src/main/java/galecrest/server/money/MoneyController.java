@@ -2,6 +2,7 @@ package galecrest.server.money;
 
 import galecrest.core.build.Gate;
 import galecrest.core.money.Ledger;
+import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -82,7 +83,7 @@ class MoneyController {
             @Nullable Instant partsAt,
             BigDecimal outwork,
             BigDecimal total,
-            List<ChangeOrderService.DateEffect> effect,
+            List<DateEffect> effect,
             ChangeOrderService.Decision state,
             String madeBy,
             Instant madeAt,
@@ -147,7 +148,7 @@ class MoneyController {
             BigDecimal outwork) {}
 
     /** What it would cost, and what it would do to every date of the shop; nothing is written. */
-    record Priced(BigDecimal total, List<ChangeOrderService.DateEffect> effect) {}
+    record Priced(BigDecimal total, List<DateEffect> effect) {}
 
     @PostMapping("/ledger/{build}/changes/price")
     Priced price(@PathVariable String build, @RequestBody ChangeOrderForm form) {

@@ -7,6 +7,7 @@ import galecrest.core.build.Gate;
 import galecrest.core.money.Amount;
 import galecrest.core.money.Ledger;
 import galecrest.server.NewId;
+import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -173,7 +174,7 @@ class MoneyRepository {
             @Nullable Instant partsAt,
             BigDecimal outwork,
             BigDecimal hourRate,
-            List<ChangeOrderService.DateEffect> effect,
+            List<DateEffect> effect,
             ChangeOrderService.Decision state,
             String madeBy,
             Instant madeAt,
@@ -245,7 +246,7 @@ class MoneyRepository {
                 row.getString("decided_note"));
     }
 
-    private List<ChangeOrderService.DateEffect> effect(String text) {
+    private List<DateEffect> effect(String text) {
         try {
             return json.readValue(text, new TypeReference<>() {});
         } catch (JsonProcessingException e) {
@@ -257,7 +258,7 @@ class MoneyRepository {
             String build,
             MoneyController.ChangeOrderForm form,
             BigDecimal rate,
-            List<ChangeOrderService.DateEffect> effect,
+            List<DateEffect> effect,
             String by,
             Instant now) {
         String id = NewId.next();

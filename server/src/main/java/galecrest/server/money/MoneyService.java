@@ -218,10 +218,8 @@ public class MoneyService {
     }
 
     static void amount(String field, BigDecimal amount, List<Problem> problems) {
-        if (!(amount.signum() >= 0
-                && amount.compareTo(MOST) <= 0
-                && amount.stripTrailingZeros().scale() <= 2)) {
-            problems.add(new Problem(field, "An amount is between 0 and 10 000 000, in whole cents."));
+        if (!Amount.isPrice(amount)) {
+            problems.add(new Problem(field, Amount.PRICE));
         }
     }
 

@@ -1,5 +1,6 @@
 package galecrest.server.outwork;
 
+import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -81,6 +82,52 @@ class OutworkController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void check(@PathVariable String id, @RequestBody CheckForm form) {
         outwork.check(id, form);
+    }
+
+    /**
+     * A time that the vendor offers.
+     *
+     * @param leaveBy when it must leave for it
+     * @param missed whether it misses that time by the plan
+     * @param chance to leave in time; absent until it is reckoned
+     * @param effect what booking it does to the dates
+     */
+    record SlotView(
+            String id,
+            Instant from,
+            Instant to,
+            Instant leaveBy,
+            boolean missed,
+            @Nullable Double chance,
+            List<DateEffect> effect) {}
+
+    /**
+     * The times that are offered, against when it can truly leave.
+     *
+     * @param booked the time it is booked for
+     * @param ready50 by when all before it is done in half of the trials
+     * @param ready80 by when in four of five
+     * @param bookedChance to leave in time for the one that is booked
+     */
+    record Slots(
+            List<SlotView> offered,
+            @Nullable Instant booked,
+            @Nullable Instant ready50,
+            @Nullable Instant ready80,
+            @Nullable Double bookedChance) {}
+
+    @GetMapping("/slots")
+    Slots slots(@PathVariable String id) {
+        return outwork.slots(id);
+    }
+
+    /** Which of the offered times; none gives the booked one back. */
+    record BookForm(@Nullable String slotId) {}
+
+    @PostMapping("/slot")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void book(@PathVariable String id, @RequestBody BookForm form) {
+        outwork.book(id, form.slotId());
     }
 
     /** It leaves; {@code anyway} sends it with an unfinished checklist. */

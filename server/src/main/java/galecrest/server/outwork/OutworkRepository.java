@@ -1,6 +1,7 @@
 package galecrest.server.outwork;
 
 import galecrest.core.build.Gate;
+import galecrest.core.time.Span;
 import galecrest.server.NewId;
 import java.math.BigDecimal;
 import java.sql.Timestamp;
@@ -83,6 +84,15 @@ class OutworkRepository {
                 .update();
     }
 
+    /** Books a time, or none. */
+    void book(String work, @Nullable Span slot) {
+        db.sql("update outwork set slot_from = :from, slot_to = :to where work_id = :work")
+                .param("from", slot == null ? null : Timestamp.from(slot.from()))
+                .param("to", slot == null ? null : Timestamp.from(slot.to()))
+                .param("work", work)
+                .update();
+    }
+
     /** It leaves; what was promised then is kept, later words do not change it. */
     void send(String work, Instant now, Instant low, Instant likely, Instant high) {
         db.sql("""
@@ -106,10 +116,6 @@ class OutworkRepository {
                 .param("now", Timestamp.from(now))
                 .param("work", row.id())
                 .update();
-        db.sql("update outwork set returned_at = :now where work_id = :work")
-                .param("now", Timestamp.from(now))
-                .param("work", row.id())
-                .update();
         if (row.promisedBack() != null) {
             db.sql("insert into delivery values (:id, :vendor, :what, :promised, :came)")
                     .param("id", NewId.next())
@@ -119,6 +125,42 @@ class OutworkRepository {
                     .param("came", Timestamp.from(now))
                     .update();
         }
+    }
+
+    /** A line of the table of a build's outside work. */
+    record Line(
+            String name,
+            String vendor,
+            boolean wholeCar,
+            Gate gate,
+            @Nullable Instant slotFrom,
+            @Nullable Instant slotTo,
+            int lowDays,
+            int likelyDays,
+            int highDays,
+            int outMinutes,
+            int backMinutes,
+            int inspectionMinutes,
+            @Nullable BigDecimal price,
+            String driver,
+            boolean trailer,
+            String specification) {}
+
+    List<Line> ofBuild(String build) {
+        return db.sql("""
+                        select w.name, v.name as vendor, o.whole_car, w.gate, o.slot_from, o.slot_to, o.low_days,
+                            o.likely_days, o.high_days, o.out_minutes, o.back_minutes, o.inspection_minutes, o.price,
+                            o.driver, o.trailer, o.specification
+                        from work w join outwork o on o.work_id = w.id join vendor v on v.id = o.vendor_id
+                        where w.build_id = :build order by w.position, w.id""").param("build", build).query(Line.class).list();
+    }
+
+    /** The zone of the shop that has the build; empty where there is no such build. */
+    Optional<String> zoneOf(String build) {
+        return db.sql("select s.zone from build b, shop s where b.id = :build")
+                .param("build", build)
+                .query(String.class)
+                .optional();
     }
 
     List<String> openJobs(String build) {

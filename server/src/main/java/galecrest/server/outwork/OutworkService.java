@@ -4,11 +4,16 @@ import galecrest.core.build.CrewPlace;
 import galecrest.core.build.CureLock;
 import galecrest.core.build.Gate;
 import galecrest.core.build.JobSpec;
+import galecrest.core.build.Outwork;
 import galecrest.core.build.Zone;
+import galecrest.core.money.Amount;
 import galecrest.core.outwork.Checklists;
+import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.people.Level;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.time.Span;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Who;
@@ -19,36 +24,50 @@ import galecrest.server.outwork.OutworkController.CheckView;
 import galecrest.server.outwork.OutworkController.Side;
 import galecrest.server.parts.ArrivalDates;
 import galecrest.server.plan.PlanService;
+import galecrest.server.plan.WhatIf;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
+import galecrest.server.thinking.OddsService;
+import galecrest.server.thinking.OddsView;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Sending out and fetching back, with what must be looked at on both sides. */
 @Service
 class OutworkService {
-    private static final BigDecimal MOST = BigDecimal.valueOf(10_000_000);
-
     private final OutworkRepository outwork;
     private final WorkService works;
     private final PlanService plans;
+    private final WhatIf whatIf;
+    private final OddsService odds;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
 
     OutworkService(
-            OutworkRepository outwork, WorkService works, PlanService plans, Journal journal, Clock clock, Who who) {
+            OutworkRepository outwork,
+            WorkService works,
+            PlanService plans,
+            WhatIf whatIf,
+            OddsService odds,
+            Journal journal,
+            Clock clock,
+            Who who) {
         this.outwork = outwork;
         this.works = works;
         this.plans = plans;
+        this.whatIf = whatIf;
+        this.odds = odds;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -100,8 +119,8 @@ class OutworkService {
     void change(String id, OutworkController.SheetForm form) {
         OutworkRepository.Row row = row(id);
         BigDecimal price = form.price();
-        if (price != null && !(price.signum() >= 0 && price.compareTo(MOST) <= 0 && price.scale() <= 2)) {
-            throw new BadInput("price", "A price is between 0 and 10 000 000, in whole cents.");
+        if (!Amount.isPrice(price)) {
+            throw new BadInput("price", Amount.PRICE);
         }
         journal.change("wrote the order for " + row.name(), () -> outwork.change(id, form));
     }
@@ -118,6 +137,80 @@ class OutworkService {
         journal.change(
                 (form.done() ? "checked: " : "not yet: ") + form.item(),
                 () -> outwork.check(id, form, who.name(), clock.instant()));
+    }
+
+    /** The times that the vendor offers, each with the odds that it can leave in time, and what it does to the dates. */
+    @LeadOrManager
+    OutworkController.Slots slots(String id) {
+        OutworkRepository.Row row = row(id);
+        PlanService.Current now = plans.current();
+        Outwork work = outwork(now.shop(), id);
+        OddsView.Departure departure = odds.latest().stream()
+                .flatMap(o -> o.departures().stream())
+                .filter(d -> d.workId().equals(id))
+                .findFirst()
+                .orElse(null);
+        Map<String, Double> chances = new HashMap<>();
+        if (departure != null) {
+            departure.offered().forEach(o -> chances.put(o.slotId(), o.chance()));
+        }
+        List<OutworkController.SlotView> views = new ArrayList<>();
+        boolean open = row.status().equals("TODO");
+        for (OfferedSlot slot : open ? offered(now.shop(), work) : List.<OfferedSlot>of()) {
+            PlanService.Current with = whatIf.with(() -> outwork.book(id, slot.when()));
+            boolean missed =
+                    with.plan().placed().stream().anyMatch(p -> p.work().equals(work.id()) && p.slotMissed());
+            views.add(new OutworkController.SlotView(
+                    slot.id(),
+                    slot.when().from(),
+                    slot.when().to(),
+                    slot.when().from().minus(work.transportOut()),
+                    missed,
+                    chances.get(slot.id()),
+                    WhatIf.between(row.buildId(), now, with)));
+        }
+        return new OutworkController.Slots(
+                views,
+                work.slot().map(Span::from).orElse(null),
+                departure == null ? null : departure.p50(),
+                departure == null ? null : departure.p80(),
+                departure == null ? null : departure.booked());
+    }
+
+    private static Outwork outwork(ShopSnapshot shop, String id) {
+        return shop.works().stream()
+                .filter(w -> w instanceof Outwork && w.id().value().equals(id))
+                .map(Outwork.class::cast)
+                .findFirst()
+                .orElseThrow(() -> new NotThere("outside work"));
+    }
+
+    private static List<OfferedSlot> offered(ShopSnapshot shop, Outwork work) {
+        return shop.vendor(work.vendor()).stream()
+                .flatMap(v -> v.slots().stream())
+                .filter(s -> s.when().from().isAfter(shop.now()))
+                .toList();
+    }
+
+    /** Books one of the times that the vendor offers; none gives the booked time back. */
+    @LeadOrManager
+    void book(String id, @Nullable String slotId) {
+        OutworkRepository.Row row = row(id);
+        if (!row.status().equals("TODO")) {
+            throw new BadInput("slotId", row.name() + " is away already, or done.");
+        }
+        if (slotId == null) {
+            journal.change("gave back the time booked for " + row.name(), () -> outwork.book(id, null));
+            return;
+        }
+        ShopSnapshot shop = plans.current().shop();
+        OfferedSlot slot = offered(shop, outwork(shop, id)).stream()
+                .filter(s -> s.id().equals(slotId))
+                .findFirst()
+                .orElseThrow(() -> new BadInput("slotId", "That time is not offered any more."));
+        journal.change(
+                "booked " + new Sentences(shop).time(slot.when().from()) + " for " + row.name(),
+                () -> outwork.book(id, slot.when()));
     }
 
     @LeadOrManager

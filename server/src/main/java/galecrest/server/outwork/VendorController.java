@@ -1,8 +1,11 @@
 package galecrest.server.outwork;
 
+import java.math.BigDecimal;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,6 +30,12 @@ class VendorController {
 
     record VendorClosure(LocalDate from, LocalDate to, String reason) {}
 
+    /** A line of the price list, with its lead time in the vendor's working days. */
+    record OfferForm(String what, @Nullable BigDecimal price, int lowDays, int likelyDays, int highDays) {}
+
+    /** A time that is offered. */
+    record SlotForm(@Nullable String id, Instant from, Instant to, String note) {}
+
     record VendorForm(
             String name,
             String trade,
@@ -34,6 +43,8 @@ class VendorController {
             String email,
             List<VendorHours> hours,
             List<VendorClosure> closures,
+            List<OfferForm> offers,
+            List<SlotForm> slots,
             int version) {}
 
     record AddedVendor(String id) {}

@@ -2,6 +2,8 @@ package galecrest.server.outwork;
 
 import galecrest.server.NewId;
 import galecrest.server.people.DayMinutes;
+import java.sql.Timestamp;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -21,6 +23,13 @@ class VendorRepository {
                 .optional();
     }
 
+    Optional<String> named(String name) {
+        return db.sql("select id from vendor where lower(name) = lower(:name) limit 1")
+                .param("name", name)
+                .query(String.class)
+                .optional();
+    }
+
     void insert(String id, VendorController.VendorForm form) {
         db.sql("insert into vendor (id, name, trade, phone, email) values (:id, :name, :trade, :phone, :email)")
                 .param("id", id)
@@ -29,7 +38,7 @@ class VendorRepository {
                 .param("phone", form.phone())
                 .param("email", form.email().strip())
                 .update();
-        insertHours(id, form);
+        insertLines(id, form);
     }
 
     boolean update(String id, VendorController.VendorForm form) {
@@ -44,18 +53,17 @@ class VendorRepository {
                 .param("version", form.version())
                 .update();
         if (rows > 0) {
-            db.sql("delete from vendor_hours where vendor_id = :id")
-                    .param("id", id)
-                    .update();
-            db.sql("delete from vendor_closure where vendor_id = :id")
-                    .param("id", id)
-                    .update();
-            insertHours(id, form);
+            for (String lines : List.of("vendor_hours", "vendor_closure", "vendor_offer", "vendor_slot")) {
+                db.sql("delete from " + lines + " where vendor_id = :id")
+                        .param("id", id)
+                        .update();
+            }
+            insertLines(id, form);
         }
         return rows > 0;
     }
 
-    private void insertHours(String id, VendorController.VendorForm form) {
+    private void insertLines(String id, VendorController.VendorForm form) {
         for (var hours : form.hours()) {
             db.sql("insert into vendor_hours values (:id, :day, :start, :end)")
                     .param("id", id)
@@ -71,6 +79,28 @@ class VendorRepository {
                     .param("from", closure.from())
                     .param("to", closure.to())
                     .param("reason", closure.reason())
+                    .update();
+        }
+        for (int i = 0; i < form.offers().size(); i++) {
+            var offer = form.offers().get(i);
+            db.sql("insert into vendor_offer values (:id, :vendor, :what, :price, :low, :likely, :high, :position)")
+                    .param("id", NewId.next())
+                    .param("vendor", id)
+                    .param("what", offer.what().strip())
+                    .param("price", offer.price())
+                    .param("low", offer.lowDays())
+                    .param("likely", offer.likelyDays())
+                    .param("high", offer.highDays())
+                    .param("position", i)
+                    .update();
+        }
+        for (var slot : form.slots()) {
+            db.sql("insert into vendor_slot values (:id, :vendor, :from, :to, :note)")
+                    .param("id", slot.id() == null ? NewId.next() : slot.id())
+                    .param("vendor", id)
+                    .param("from", Timestamp.from(slot.from()))
+                    .param("to", Timestamp.from(slot.to()))
+                    .param("note", slot.note().strip())
                     .update();
         }
     }

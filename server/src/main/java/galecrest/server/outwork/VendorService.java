@@ -1,5 +1,6 @@
 package galecrest.server.outwork;
 
+import galecrest.core.money.Amount;
 import galecrest.core.shop.Problem;
 import galecrest.core.time.Shift;
 import galecrest.server.NewId;
@@ -15,6 +16,8 @@ import org.springframework.stereotype.Service;
 @Service
 @ManagerOnly
 class VendorService {
+    private static final int MOST_DAYS = 250;
+
     private final VendorRepository vendors;
     private final Journal journal;
 
@@ -62,6 +65,28 @@ class VendorService {
         for (int i = 0; i < form.closures().size(); i++) {
             if (form.closures().get(i).to().isBefore(form.closures().get(i).from())) {
                 problems.add(new Problem("closures." + i, "The closure ends before it starts."));
+            }
+        }
+        for (int i = 0; i < form.offers().size(); i++) {
+            var offer = form.offers().get(i);
+            if (offer.what().isBlank()) {
+                problems.add(new Problem("offers." + i + ".what", "What is it?"));
+            }
+            if (!(0 <= offer.lowDays()
+                    && offer.lowDays() <= offer.likelyDays()
+                    && offer.likelyDays() <= offer.highDays()
+                    && offer.highDays() <= MOST_DAYS)) {
+                problems.add(new Problem(
+                        "offers." + i + ".lowDays",
+                        "The lead time must be low ≤ likely ≤ high, up to " + MOST_DAYS + " working days."));
+            }
+            if (!Amount.isPrice(offer.price())) {
+                problems.add(new Problem("offers." + i + ".price", Amount.PRICE));
+            }
+        }
+        for (int i = 0; i < form.slots().size(); i++) {
+            if (!form.slots().get(i).from().isBefore(form.slots().get(i).to())) {
+                problems.add(new Problem("slots." + i, "The time ends before it starts."));
             }
         }
         BadInput.throwIfAny(problems);

@@ -81,7 +81,7 @@ class ArrivalService {
         journal.change(summary, () -> {
             desk.inspection(id, form, who.name(), now);
             if (state == PartState.REFUSED) {
-                desk.refused(id, form.reason().strip());
+                desk.refused(id);
             } else {
                 desk.received(id, received, state);
             }

@@ -1,6 +1,7 @@
 package galecrest.server.parts;
 
 import galecrest.core.build.Gate;
+import galecrest.core.mate.Bolts;
 import galecrest.core.mate.MateKind;
 import galecrest.core.parts.PartState;
 import galecrest.server.thinking.OddsView;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -77,7 +79,6 @@ class DeskController {
     /** The lines, the most harmful first; {@code harmOf} is the change of the record that the harm was reckoned for. */
     record Desk(
             List<Line> lines,
-            int all,
             @Nullable Long harmOf,
             long change,
             List<SupplyView> supplies,
@@ -158,11 +159,24 @@ class DeskController {
             @Nullable Instant orderedAt,
             @Nullable Instant promisedAt,
             @Nullable String takenFrom,
+            String insteadOf,
             List<MateKindView> kinds) {}
 
     @GetMapping("/parts/{id}")
     PartDetail part(@PathVariable String id) {
         return desk.part(id);
+    }
+
+    /** Lengths in mm, forces in kN, torque in Nm; see {@link Bolts}. */
+    record BoltView(String thread, double stressArea, double proofLoad, double preload, double torque) {}
+
+    /** How a bolt may be tightened where the maker says nothing. */
+    @GetMapping("/bolt")
+    BoltView bolt(
+            @RequestParam String thread,
+            @RequestParam Bolts.PropertyClass strength,
+            @RequestParam Bolts.Lubrication lubrication) {
+        return desk.bolt(thread, strength, lubrication);
     }
 
     record MateForm(String place, MateKind kind, String there, String comes) {}
@@ -185,6 +199,35 @@ class DeskController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void order(@PathVariable String id, @RequestBody OrderForm form) {
         orders.order(id, form);
+    }
+
+    record BasketLine(String partId, @Nullable BigDecimal price) {}
+
+    /** Several lines of one vendor with what was promised for all of them. */
+    record BasketForm(
+            List<BasketLine> lines,
+            @Nullable Instant low,
+            @Nullable Instant likely,
+            @Nullable Instant high) {}
+
+    @PostMapping("/vendors/{id}/orders")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void orderAll(@PathVariable String id, @RequestBody BasketForm form) {
+        orders.orderAll(id, form);
+    }
+
+    /** Another part in place of this one. */
+    record InsteadForm(
+            String name,
+            @Nullable String vendorId,
+            @Nullable BigDecimal price,
+            String reason) {}
+
+    /** Takes another part instead: it meets the same sides of the car; its own are open again. */
+    @PostMapping("/parts/{id}/instead")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void instead(@PathVariable String id, @RequestBody InsteadForm form) {
+        orders.instead(id, form);
     }
 
     /** Sends the vendor the open questions; answers what is in the outbox. */

@@ -43,11 +43,12 @@ class DeskRepository {
             @Nullable Instant orderedAt,
             @Nullable String overrideReason,
             String specification,
-            String kit) {}
+            String kit,
+            String insteadOf) {}
 
     private static final String PART = """
             select id, build_id, name, state, quantity, received, own, vendor_id, price, arrival_likely as likely,
-                promised_at, ordered_at, override_reason, specification, kit
+                promised_at, ordered_at, override_reason, specification, kit, instead_of
             from part """;
 
     /** Read by hand: a desk has thousands of lines, and mapping by name costs more than the query. */
@@ -67,7 +68,8 @@ class DeskRepository {
                 instant(row, "ordered_at"),
                 row.getString("override_reason"),
                 row.getString("specification"),
-                row.getString("kit"));
+                row.getString("kit"),
+                row.getString("instead_of"));
     }
 
     Optional<PartRow> part(String id) {
@@ -142,7 +144,7 @@ class DeskRepository {
                         update part
                         set state = 'ORDERED', ordered_at = :now, promised_at = :likely, arrival_low = :low,
                             arrival_likely = :likely, arrival_high = :high, price = coalesce(:price, price),
-                            override_reason = :reason, refused_because = null
+                            override_reason = :reason
                         where id = :id""")
                 .param("now", Timestamp.from(now))
                 .param("low", time(form.low()))
@@ -156,6 +158,25 @@ class DeskRepository {
 
     private static @Nullable String blankToNull(@Nullable String text) {
         return text == null || text.isBlank() ? null : text.strip();
+    }
+
+    /** Another part in this line: to be ordered anew, with its own sides of the joints open. */
+    void instead(PartRow part, DeskController.InsteadForm form) {
+        db.sql("""
+                        update part
+                        set name = :name, vendor_id = :vendor, price = :price, state = 'WANTED', instead_of = :was,
+                            arrival_low = null, arrival_likely = null, arrival_high = null, ordered_at = null,
+                            promised_at = null, override_reason = null, tracking = ''
+                        where id = :id""")
+                .param("name", form.name().strip())
+                .param("vendor", form.vendorId())
+                .param("price", form.price())
+                .param("was", part.name())
+                .param("id", part.id())
+                .update();
+        db.sql("update mate set comes = '' where part_id = :id")
+                .param("id", part.id())
+                .update();
     }
 
     void dates(String part, Instant low, Instant likely, Instant high) {
@@ -255,10 +276,10 @@ class DeskRepository {
                 .update();
     }
 
-    void refused(String part, String reason) {
+    void refused(String part) {
         db.sql("""
-                        update part set state = 'REFUSED', refused_because = :reason, arrival_low = null,
-                            arrival_likely = null, arrival_high = null where id = :id""").param("reason", reason).param("id", part).update();
+                        update part set state = 'REFUSED', arrival_low = null, arrival_likely = null, arrival_high = null
+                        where id = :id""").param("id", part).update();
     }
 
     void delivered(String vendor, String what, Instant promised, Instant came) {

@@ -3,7 +3,10 @@ package galecrest.server.parts;
 import galecrest.core.build.Outwork;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
+import galecrest.core.mate.Bolts;
 import galecrest.core.mate.MateKind;
+import galecrest.core.mate.ThreadSize;
+import galecrest.core.mate.Threads;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -15,6 +18,7 @@ import galecrest.server.parts.DeskController.Kind;
 import galecrest.server.parts.DeskController.Line;
 import galecrest.server.parts.DeskController.MateView;
 import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
 import galecrest.server.thinking.OddsService;
 import galecrest.server.thinking.OddsView;
@@ -62,7 +66,6 @@ class DeskService {
                 .thenComparing(Line::id));
         return new Desk(
                 lines,
-                lines.size(),
                 reckoned.map(OddsView::change).orElse(null),
                 now.change(),
                 supplies.run(),
@@ -161,9 +164,19 @@ class DeskService {
                 part.orderedAt(),
                 part.promisedAt(),
                 supplies.takenFrom(id).orElse(null),
+                part.insteadOf(),
                 Arrays.stream(MateKind.values())
                         .map(k -> new DeskController.MateKindView(k, k.said(), k.example()))
                         .toList());
+    }
+
+    @AnyHand
+    DeskController.BoltView bolt(String name, Bolts.PropertyClass strength, Bolts.Lubrication lubrication) {
+        ThreadSize thread = Threads.read(name)
+                .orElseThrow(() -> new BadInput(
+                        "thread", "\"" + name + "\" is no thread of the tables; write M12x1.25 or 3/8-24."));
+        Bolts.Tightening t = Bolts.of(thread, strength, lubrication);
+        return new DeskController.BoltView(thread.name(), t.stressArea(), t.proofLoad(), t.preload(), t.torque());
     }
 
     @LeadOrManager

@@ -1,6 +1,7 @@
 package galecrest.server.parts;
 
 import galecrest.core.mate.Ends;
+import galecrest.core.money.Amount;
 import galecrest.core.parts.PartState;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.LeadOrManager;
@@ -9,13 +10,13 @@ import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Asking, ordering and chasing: a side that is unknown or does not fit holds the order. */
@@ -61,40 +62,103 @@ class OrderService {
     @LeadOrManager
     void order(String id, DeskController.OrderForm form) {
         DeskRepository.PartRow part = part(id);
+        BadInput.throwIfAny(problems(part, form));
+        boolean override = isOverride(form);
+        journal.change(
+                "ordered " + part.name() + (override ? ", although: " + form.overrideReason() : ""),
+                () -> desk.order(id, form, clock.instant()));
+    }
+
+    /** Orders several lines of one vendor for one day, all of them or none. */
+    @LeadOrManager
+    void orderAll(String vendorId, DeskController.BasketForm form) {
+        DeskRepository.VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
+        if (form.lines().isEmpty()) {
+            throw new BadInput("lines", "Tick what is to be ordered.");
+        }
+        List<Problem> problems = new ArrayList<>();
+        Map<String, DeskController.OrderForm> orders = new LinkedHashMap<>();
+        for (int i = 0; i < form.lines().size(); i++) {
+            DeskController.BasketLine line = form.lines().get(i);
+            DeskRepository.PartRow part = part(line.partId());
+            DeskController.OrderForm order =
+                    new DeskController.OrderForm(form.low(), form.likely(), form.high(), line.price(), null);
+            if (!vendorId.equals(part.vendorId())) {
+                problems.add(new Problem("lines." + i, part.name() + " is not to come from " + vendor.name() + "."));
+            }
+            String at = "lines." + i;
+            problems(part, order).stream()
+                    .map(p -> new Problem(
+                            List.of("low", "likely", "high").contains(p.field()) ? p.field() : at,
+                            p.field().equals("price") ? part.name() + ": " + p.message() : p.message()))
+                    .filter(p -> !problems.contains(p))
+                    .forEach(problems::add);
+            orders.put(line.partId(), order);
+        }
+        BadInput.throwIfAny(problems);
+        journal.change(
+                "ordered " + orders.size() + (orders.size() == 1 ? " part" : " parts") + " from " + vendor.name(),
+                () -> orders.forEach((part, order) -> desk.order(part, order, clock.instant())));
+    }
+
+    private static boolean isOverride(DeskController.OrderForm form) {
+        return form.overrideReason() != null && !form.overrideReason().isBlank();
+    }
+
+    /** What speaks against an order: the state of the line, the dates, the price, a side that is unknown or no fit. */
+    private List<Problem> problems(DeskRepository.PartRow part, DeskController.OrderForm form) {
+        List<Problem> problems = new ArrayList<>();
         PartState from = part.state() == PartState.ORDERED ? PartState.WANTED : part.state();
-        from.problem(PartState.ORDERED, part.own()).ifPresent(p -> {
-            throw new BadInput("state", p);
-        });
-        List<Problem> problems = new ArrayList<>(ArrivalDates.problems(form.low(), form.likely(), form.high()));
-        price(form.price()).ifPresent(problems::add);
+        from.problem(PartState.ORDERED, part.own())
+                .ifPresent(p -> problems.add(new Problem("state", part.name() + ": " + p)));
+        problems.addAll(ArrivalDates.problems(form.low(), form.likely(), form.high()));
+        if (!Amount.isPrice(form.price())) {
+            problems.add(new Problem("price", Amount.PRICE));
+        }
         if (form.likely() != null && form.likely().isBefore(clock.instant())) {
             problems.add(new Problem("likely", "The promised day has passed; an arrival comes after its order."));
         }
         if (part.vendorId() == null && !part.own()) {
             problems.add(new Problem("vendorId", "Say first who it is ordered from."));
         }
-        BadInput.throwIfAny(problems);
-        boolean override =
-                form.overrideReason() != null && !form.overrideReason().isBlank();
-        MateBook.held(desk.mates(id)).ifPresent(held -> {
-            if (!override) {
-                throw new BadInput("overrideReason", "The order is held. " + held);
-            }
-            if (who.account().role() != Role.MANAGER) {
-                throw new BadInput("overrideReason", "Only the manager lets a held order go out. " + held);
+        MateBook.held(desk.mates(part.id())).ifPresent(held -> {
+            if (!isOverride(form)) {
+                problems.add(new Problem("overrideReason", "The order of " + part.name() + " is held. " + held));
+            } else if (who.account().role() != Role.MANAGER) {
+                problems.add(new Problem("overrideReason", "Only the manager lets a held order go out. " + held));
             }
         });
-        journal.change(
-                "ordered " + part.name() + (override ? ", although: " + form.overrideReason() : ""),
-                () -> desk.order(id, form, clock.instant()));
+        return problems;
     }
 
-    static Optional<Problem> price(@Nullable BigDecimal price) {
-        boolean good = price == null
-                || price.signum() >= 0 && price.compareTo(BigDecimal.valueOf(10_000_000)) <= 0 && price.scale() <= 2;
-        return good
-                ? Optional.empty()
-                : Optional.of(new Problem("price", "A price is between 0 and 10 000 000, in whole cents."));
+    /** Another part instead of one that is not here; why is kept with the words. */
+    @LeadOrManager
+    void instead(String id, DeskController.InsteadForm form) {
+        DeskRepository.PartRow part = part(id);
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank() || form.name().length() > 200) {
+            problems.add(new Problem("name", "Which part instead? In up to 200 characters."));
+        }
+        if (form.reason().isBlank()) {
+            problems.add(new Problem("reason", "Why another one? A word for the record."));
+        }
+        if (!Amount.isPrice(form.price())) {
+            problems.add(new Problem("price", Amount.PRICE));
+        }
+        if (form.vendorId() != null && desk.vendor(form.vendorId()).isEmpty()) {
+            problems.add(new Problem("vendorId", "There is no such vendor."));
+        }
+        if (part.state().here() || part.received() > 0) {
+            problems.add(new Problem("name", part.name() + " is here; send it back first."));
+        }
+        BadInput.throwIfAny(problems);
+        boolean cancel = part.state() == PartState.ORDERED || part.state() == PartState.SHIPPED;
+        String said = "Instead of " + part.name() + ": " + form.reason().strip()
+                + (cancel ? " The order of " + part.name() + " must be cancelled." : "");
+        journal.change("took " + form.name().strip() + " instead of " + part.name(), () -> {
+            desk.instead(part, form);
+            desk.word(id, null, said, null, who.name(), clock.instant());
+        });
     }
 
     @LeadOrManager

@@ -1,5 +1,6 @@
 package galecrest.server.parts;
 
+import galecrest.core.money.Amount;
 import galecrest.core.parts.PartState;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
@@ -100,7 +101,9 @@ class PartService {
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A part needs a name."));
         }
-        OrderService.price(form.price()).ifPresent(problems::add);
+        if (!Amount.isPrice(form.price())) {
+            problems.add(new Problem("price", Amount.PRICE));
+        }
         if (form.quantity() < 1 || form.quantity() > 10_000) {
             problems.add(new Problem("quantity", "A line is of 1 to 10 000."));
         }

@@ -23,6 +23,8 @@ import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.Offer;
+import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.outwork.VendorRecord;
@@ -211,6 +213,27 @@ public class SnapshotRepository {
         var closures =
                 grouped("select * from vendor_closure order by from_day", "vendor_id", SnapshotRepository::closure);
         var records = records();
+        var offers = grouped(
+                "select * from vendor_offer order by position, id",
+                "vendor_id",
+                row -> new Offer(
+                        row.getString("what"),
+                        Optional.ofNullable(row.getBigDecimal("price")),
+                        row.getInt("low_days"),
+                        row.getInt("likely_days"),
+                        row.getInt("high_days")));
+        var slots = grouped(
+                """
+                select * from vendor_slot s where not exists (
+                    select 1 from outwork o
+                    where o.vendor_id = s.vendor_id and o.slot_from < s.ends_at and s.starts_at < o.slot_to)
+                order by starts_at, id""",
+                "vendor_id",
+                row -> new OfferedSlot(
+                        row.getString("id"),
+                        new Span(
+                                row.getTimestamp("starts_at").toInstant(),
+                                row.getTimestamp("ends_at").toInstant())));
         return db.sql("select * from vendor order by name, id")
                 .query((row, n) -> new Vendor(
                         new VendorId(row.getString("id")),
@@ -219,7 +242,9 @@ public class SnapshotRepository {
                         row.getString("phone"),
                         hours.getOrDefault(row.getString("id"), List.of()),
                         closures.getOrDefault(row.getString("id"), List.of()),
-                        Optional.ofNullable(records.get(row.getString("id"))).map(VendorRecord::new)))
+                        Optional.ofNullable(records.get(row.getString("id"))).map(VendorRecord::new),
+                        offers.getOrDefault(row.getString("id"), List.of()),
+                        slots.getOrDefault(row.getString("id"), List.of())))
                 .list();
     }
 

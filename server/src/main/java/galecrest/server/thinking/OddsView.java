@@ -12,9 +12,22 @@ import org.jspecify.annotations.Nullable;
  *
  * @param change the change of the record that they are for
  * @param madeFor the moment that they are for
+ * @param departures of outwork with a booked time or with times offered
  * @param harm what one more day of each thing outside does, the worst first
  */
-public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds, List<Harm> harm) {
+public record OddsView(
+        long change, Instant madeFor, int trials, List<Odds> odds, List<Harm> harm, List<Departure> departures) {
+    /** When outwork can truly leave, and how likely in time for the times offered; see {@link Chance.Departure}. */
+    public record Departure(
+            String workId,
+            @Nullable Instant p50,
+            @Nullable Instant p80,
+            @Nullable Double booked,
+            List<InTime> offered) {}
+
+    /** The chance to leave in time for a time that is offered. */
+    public record InTime(String slotId, double chance) {}
+
     /** The odds of one commitment; see {@link Chance.Odds}. */
     public record Odds(
             String commitmentId,
@@ -89,6 +102,16 @@ public record OddsView(long change, Instant madeFor, int trials, List<Odds> odds
                                 h.need().map(n -> n.neededAt()).orElse(null),
                                 h.need().flatMap(n -> n.orderBy()).orElse(null),
                                 h.need().flatMap(n -> n.daysLeft()).orElse(null)))
+                        .toList(),
+                chance.departures().stream()
+                        .map(d -> new Departure(
+                                d.work().value(),
+                                d.p50().orElse(null),
+                                d.p80().orElse(null),
+                                d.booked().orElse(null),
+                                d.offered().stream()
+                                        .map(o -> new InTime(o.slot().id(), o.chance()))
+                                        .toList()))
                         .toList());
     }
 }

@@ -244,4 +244,23 @@ class CustomerTest extends ServerTest {
                         .at("allowancePercent"))
                 .contains("100");
     }
+
+    /** The manager hands over the same report without a link; money only where it is asked for. */
+    @Test
+    void theManagerHasTheReportWithoutALink() throws Exception {
+        String car = find("cars", "name", "Lunnet roadster").get("id").asText();
+        for (boolean money : new boolean[] {false, true}) {
+            byte[] pdf = mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(
+                                    "/api/builds/" + car + "/customer-report.pdf?money=" + money)
+                            .cookie(session(MARA)))
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsByteArray();
+            try (var document = Loader.loadPDF(pdf)) {
+                String text = new PDFTextStripper().getText(document);
+                assertThat(text).contains("Lunnet roadster").contains("almost surely by");
+                assertThat(text.contains("Money")).isEqualTo(money);
+            }
+        }
+    }
 }

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 class OutworkTest extends ServerTest {
     @Test
@@ -55,6 +58,126 @@ class OutworkTest extends ServerTest {
             call(MARA, "POST", "/api/undo", null);
         }
         call(BO, "POST", "/api/undo", null);
+        assertThat(record()).isEqualTo(before);
+    }
+
+    /** The tuner offers three times; booking one says what it does, keeps the others open and is given back again. */
+    @Test
+    void aTimeThatTheVendorOffersIsBookedAndGivenBack() throws Exception {
+        String before = record();
+        String session = workOf("112", "Rolling road session").get("id").asText();
+        String path = "/api/outworks/" + session;
+        JsonNode slots = call(SEF, "GET", path + "/slots", null).body();
+        assertThat(slots.get("offered")).hasSize(3);
+        JsonNode last = slots.get("offered").get(2);
+        assertThat(last.get("missed").asBoolean()).isFalse();
+        assertThat(slots.get("offered").get(0).get("missed").asBoolean())
+                .as("the shaft comes on the day of the first one")
+                .isTrue();
+        assertThat(last.get("effect").toString()).contains("beforeMinutes");
+        assertThat(record()).as("looking changes nothing").isEqualTo(before);
+        Map<String, Object> book = Map.of("slotId", last.get("id").asText());
+        assertThat(call(BO, "POST", path + "/slot", book).status()).isEqualTo(403);
+        assertThat(call(SEF, "POST", path + "/slot", book).status()).isEqualTo(204);
+        assertThat(workOf("112", "Rolling road session").at("/placed/start").asText())
+                .isEqualTo(last.get("leaveBy").asText());
+        assertThat(call(SEF, "GET", path + "/slots", null).body().get("offered"))
+                .as("the booked time is nobody else's")
+                .hasSize(2);
+        assertThat(call(SEF, "POST", path + "/slot", book).at("slotId")).contains("not offered any more");
+        assertThat(call(SEF, "POST", path + "/slot", Map.of()).status()).isEqualTo(204);
+        assertThat(call(SEF, "GET", path + "/slots", null).body().get("offered"))
+                .hasSize(3);
+        for (int i = 0; i < 2; i++) {
+            call(SEF, "POST", "/api/undo", null);
+        }
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @Test
+    void thePriceListOfAVendorIsCheckedAtItsFields() throws Exception {
+        String before = record();
+        Map<String, Object> vendor = new HashMap<>(Map.of(
+                "name",
+                "Breaker's Yard",
+                "trade",
+                "parts",
+                "phone",
+                "",
+                "email",
+                "",
+                "hours",
+                List.of(),
+                "closures",
+                List.of(),
+                "version",
+                0));
+        vendor.put(
+                "offers",
+                List.of(
+                        Map.of("what", "hub", "price", 40.5, "lowDays", 3, "likelyDays", 2, "highDays", 9),
+                        Map.of("what", " ", "price", -1, "lowDays", 1, "likelyDays", 2, "highDays", 3)));
+        vendor.put("slots", List.of(Map.of("from", "2026-12-01T10:00:00Z", "to", "2026-12-01T09:00:00Z", "note", "")));
+        Answer wrong = call(MARA, "POST", "/api/vendors", vendor);
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.at("offers.0.lowDays")).contains("low ≤ likely ≤ high");
+        assertThat(wrong.at("offers.1.what")).isNotEmpty();
+        assertThat(wrong.at("offers.1.price")).contains("between 0 and 10 000 000");
+        assertThat(wrong.at("slots.0")).contains("ends before it starts");
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @Test
+    void outsideWorkGoesOutAsATableAndComesBackTheSame() throws Exception {
+        String before = record();
+        String car = find("cars", "number", "112").get("id").asText();
+        String path = "/api/builds/" + car;
+        String table = mvc.perform(
+                        MockMvcRequestBuilders.get(path + "/outwork.csv").cookie(session(SEF)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(table)
+                .contains(
+                        "Rolling road session,Quay Rolling Road,yes,roll out,2026-12-10 09:00,2026-12-10 16:00,1,2,4");
+        String one = table.lines().findFirst().orElseThrow() + "\r\n"
+                + table.lines()
+                        .filter(l -> l.startsWith("Manifold"))
+                        .findFirst()
+                        .orElseThrow() + "\r\n";
+        assertThat(upload(SEF, path + "/outwork/import", one.getBytes(StandardCharsets.UTF_8))
+                        .body()
+                        .get("works")
+                        .asInt())
+                .isEqualTo(1);
+        String twice = mvc.perform(
+                        MockMvcRequestBuilders.get(path + "/outwork.csv").cookie(session(SEF)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(twice.lines().filter(l -> l.startsWith("Manifold")).distinct())
+                .hasSize(1);
+        call(SEF, "POST", "/api/undo", null);
+        String wrong = """
+                work,vendor,gate,slot from,slot to,days likely,price
+                ,Nobody & Sons,the moon,tomorrow,,many,free
+                Zinc,Harbour Coatings,event,2026-12-10 09:00,2026-12-10 08:00,2,-4
+                """;
+        Answer answer = upload(SEF, path + "/outwork/preview", wrong.getBytes(StandardCharsets.UTF_8));
+        for (String field : List.of(
+                "line 2, name",
+                "line 2, vendor",
+                "line 2, gate",
+                "line 2, slot from",
+                "line 2, days likely",
+                "line 2, price",
+                "line 3, slotTo",
+                "line 3, price")) {
+            assertThat(answer.at(field)).as(field).isNotEmpty();
+        }
+        assertThat(upload(SEF, path + "/outwork/import", wrong.getBytes(StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(422);
         assertThat(record()).isEqualTo(before);
     }
 }

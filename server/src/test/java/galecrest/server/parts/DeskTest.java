@@ -283,4 +283,78 @@ class DeskTest extends ServerTest {
                 .isEqualTo(422);
         assertThat(record()).isEqualTo(before);
     }
+
+    /** Another shaft is taken: the car's sides stay, its own are asked anew, and the old order must be called off. */
+    @Test
+    void anotherPartInsteadKeepsWhatTheCarHas() throws Exception {
+        String before = record();
+        String shaft = partId("driveshaft, long travel");
+        String path = "/api/parts/" + shaft;
+        Map<String, Object> instead = Map.of("name", "driveshaft, plunging", "price", 610, "reason", " ");
+        assertThat(call(SEF, "POST", path + "/instead", instead).at("reason")).contains("Why another one");
+        Map<String, Object> good = Map.of(
+                "name", "driveshaft, plunging", "vendorId", "anchor", "price", 610, "reason", "theirs is back-ordered");
+        assertThat(call(BO, "POST", path + "/instead", good).status()).isEqualTo(403);
+        assertThat(call(MARA, "POST", path + "/instead", good).status()).isEqualTo(204);
+        JsonNode line = find("parts", "id", shaft);
+        assertThat(line.get("name").asText()).isEqualTo("driveshaft, plunging");
+        assertThat(line.has("arrivalLikely")).isFalse();
+        assertThat(line.get("neededBy")).isNotEmpty();
+        JsonNode detail = call(SEF, "GET", path, null).body();
+        assertThat(detail.get("insteadOf").asText()).isEqualTo("driveshaft, long travel");
+        assertThat(detail.at("/mates/0/there").asText()).isEqualTo("26 x 30 female");
+        assertThat(detail.at("/mates/0/outcome").asText()).isEqualTo("UNKNOWN");
+        assertThat(detail.at("/words/0/said").asText()).contains("theirs is back-ordered");
+        undo(1);
+        String left = partId("driveshaft left");
+        assertThat(call(SEF, "POST", "/api/parts/" + left + "/instead", good).at("name"))
+                .contains("is here");
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @Test
+    void severalLinesOfAVendorAreOrderedTogetherOrNotAtAll() throws Exception {
+        String before = record();
+        String tyres = partId("studded tyres, 8");
+        String shaft = partId("driveshaft, long travel");
+        String tarnside = find("parts", "id", tyres).get("vendorId").asText();
+        String path = "/api/vendors/" + tarnside + "/orders";
+        Map<String, Object> basket = new HashMap<>(Map.of(
+                "low",
+                LATE_ENOUGH,
+                "likely",
+                LATE_ENOUGH,
+                "high",
+                LATE_ENOUGH,
+                "lines",
+                List.of(Map.of("partId", tyres, "price", 192), Map.of("partId", shaft, "price", -3))));
+        Answer wrong = call(SEF, "POST", path, basket);
+        assertThat(wrong.at("lines.1")).contains("is not to come from");
+        assertThat(record()).as("none of them").isEqualTo(before);
+        basket.put("lines", List.of());
+        assertThat(call(SEF, "POST", path, basket).at("lines")).contains("Tick");
+        basket.put("lines", List.of(Map.of("partId", tyres, "price", 192)));
+        assertThat(call(BO, "POST", path, basket).status()).isEqualTo(403);
+        assertThat(call(MARA, "POST", path, basket).status()).isEqualTo(204);
+        assertThat(find("parts", "id", tyres).get("state").asText()).isEqualTo("ORDERED");
+        undo(1);
+        assertThat(record()).isEqualTo(before);
+    }
+
+    /** Eight working days by the list: from Wednesday 25 November until closing time on Monday 7 December. */
+    @Test
+    void aPartOnAPriceListComesAsIfItWereOrderedNow() throws Exception {
+        assertThat(find("parts", "name", "studded tyres, 8").get("expected").asText())
+                .startsWith("2026-12-07T");
+    }
+
+    @Test
+    void aBoltIsTightenedByItsThreadAndClass() throws Exception {
+        JsonNode bolt = call(BO, "GET", "/api/bolt?thread=M12x1.25&strength=C8_8&lubrication=DRY", null)
+                .body();
+        assertThat(bolt.get("torque").asDouble()).isBetween(95.0, 97.0);
+        assertThat(call(BO, "GET", "/api/bolt?thread=M12x9&strength=C8_8&lubrication=DRY", null)
+                        .at("thread"))
+                .contains("no thread of the tables");
+    }
 }

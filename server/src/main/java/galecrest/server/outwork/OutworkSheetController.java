@@ -1,0 +1,52 @@
+package galecrest.server.outwork;
+
+import galecrest.core.shop.Problem;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The outside work of a build as a table, both ways. */
+@RestController
+@RequestMapping("/api/builds/{build}")
+class OutworkSheetController {
+    private final OutworkSheetService sheets;
+
+    OutworkSheetController(OutworkSheetService sheets) {
+        this.sheets = sheets;
+    }
+
+    record OutworkLinePreview(int line, String work, String vendor, int likelyDays) {}
+
+    /** What an import would do: the lines, or the problems by line and column. */
+    record OutworkPreview(List<OutworkLinePreview> lines, List<Problem> problems) {}
+
+    @PostMapping(path = "/outwork/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    OutworkPreview preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+        return sheets.preview(build, file.getBytes());
+    }
+
+    record ImportedOutwork(int works) {}
+
+    @PostMapping(path = "/outwork/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    ImportedOutwork importSheet(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+        return new ImportedOutwork(sheets.importSheet(build, file.getBytes()));
+    }
+
+    @GetMapping(path = "/outwork.csv", produces = "text/csv")
+    ResponseEntity<byte[]> export(@PathVariable String build) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=outside-work.csv")
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(sheets.export(build).getBytes(StandardCharsets.UTF_8));
+    }
+}

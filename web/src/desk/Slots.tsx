@@ -1,0 +1,69 @@
+import { Button } from '@mantine/core'
+import { useQuery } from '@tanstack/react-query'
+import { useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+import { Effects } from '../ui/Effects'
+import { OddsMark } from '../ui/OddsMark'
+import { when } from '../ui/say'
+
+/** The times that the vendor offers, against when it can truly leave; booked with one press. */
+export function Slots({ id }: { id: string }) {
+  const { board, commitment, car } = useBoard()
+  const { send, busy } = useSend()
+  const query = useQuery({
+    queryKey: ['slots', id, board.change],
+    queryFn: () => dataOf(client.GET('/api/outworks/{id}/slots', { params: { path: { id } } })),
+    placeholderData: (before) => before,
+  })
+  const slots = query.data
+  if (!slots || (slots.offered.length === 0 && !slots.booked)) return null
+  const book = (slotId?: string) =>
+    send(() => dataOf(client.POST('/api/outworks/{id}/slot', { params: { path: { id } }, body: { slotId } })))
+  const nameOf = (e: Schemas['DateEffect']) => {
+    const date = commitment.get(e.commitment)
+    return `${car.get(date?.buildId ?? '')?.name ?? ''}, ${date?.name ?? ''}`
+  }
+  return (
+    <section aria-label="Times offered">
+      <h3 style={{ margin: '18px 0 6px' }}>Times offered</h3>
+      <p className="small" style={{ margin: '0 0 6px' }}>
+        {slots.ready50 && slots.ready80 ? (
+          <>
+            It can likely leave <b>{when(slots.ready50, board.now, board.zone)}</b>, almost surely by{' '}
+            <b>{when(slots.ready80, board.now, board.zone)}</b>{' '}
+            <span className="soft">(half and four of five trials)</span>.
+          </>
+        ) : (
+          <span className="soft">When it can truly leave is being reckoned.</span>
+        )}
+      </p>
+      {slots.booked && (
+        <div className="slot">
+          <span>
+            <b>Booked: {when(slots.booked, board.now, board.zone)}</b>
+          </span>
+          {slots.bookedChance !== undefined && <OddsMark chance={slots.bookedChance} />}
+          <Button size="compact-xs" variant="default" loading={busy} onClick={() => void book()}>
+            Give it back
+          </Button>
+        </div>
+      )}
+      {slots.offered.map((s) => (
+        <div key={s.id} style={{ borderTop: '1px solid var(--line)', padding: '4px 0' }}>
+          <div className="slot">
+            <span>
+              {when(s.from, board.now, board.zone)}
+              {s.missed && <b className="hot"> it misses this by the plan</b>}
+            </span>
+            {s.chance !== undefined && <OddsMark chance={s.chance} />}
+            <Button size="compact-xs" loading={busy} onClick={() => void book(s.id)}>
+              Book it
+            </Button>
+          </div>
+          <Effects effects={s.effect} nameOf={nameOf} zone={board.zone} />
+        </div>
+      ))}
+    </section>
+  )
+}
