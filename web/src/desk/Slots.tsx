@@ -3,9 +3,14 @@ import { useQuery } from '@tanstack/react-query'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
+import { useOdds } from '../api/thinking'
 import { Effects } from '../ui/Effects'
 import { OddsMark } from '../ui/OddsMark'
 import { when } from '../ui/say'
+
+/** How likely it is in time; nothing until that is reckoned. */
+const InTime = ({ chance }: { chance?: number }) =>
+  chance === undefined ? <span /> : <OddsMark chance={chance} />
 
 /** The times that the vendor offers, against when it can truly leave; booked with one press. */
 export function Slots({ id }: { id: string }) {
@@ -17,6 +22,7 @@ export function Slots({ id }: { id: string }) {
     placeholderData: (before) => before,
   })
   const slots = query.data
+  const departure = useOdds().view?.departures.find((d) => d.workId === id)
   if (!slots || (slots.offered.length === 0 && !slots.booked)) return null
   const book = (slotId?: string) =>
     send(() => dataOf(client.POST('/api/outworks/{id}/slot', { params: { path: { id } }, body: { slotId } })))
@@ -28,10 +34,10 @@ export function Slots({ id }: { id: string }) {
     <section aria-label="Times offered">
       <h3 style={{ margin: '18px 0 6px' }}>Times offered</h3>
       <p className="small" style={{ margin: '0 0 6px' }}>
-        {slots.ready50 && slots.ready80 ? (
+        {departure?.p50 && departure.p80 ? (
           <>
-            It can likely leave <b>{when(slots.ready50, board.now, board.zone)}</b>, almost surely by{' '}
-            <b>{when(slots.ready80, board.now, board.zone)}</b>{' '}
+            It can likely leave <b>{when(departure.p50, board.now, board.zone)}</b>, almost surely by{' '}
+            <b>{when(departure.p80, board.now, board.zone)}</b>{' '}
             <span className="soft">(half and four of five trials)</span>.
           </>
         ) : (
@@ -43,7 +49,7 @@ export function Slots({ id }: { id: string }) {
           <span>
             <b>Booked: {when(slots.booked, board.now, board.zone)}</b>
           </span>
-          {slots.bookedChance !== undefined && <OddsMark chance={slots.bookedChance} />}
+          <InTime chance={departure?.bookedFrom === slots.booked ? departure?.booked : undefined} />
           <Button size="compact-xs" variant="default" loading={busy} onClick={() => void book()}>
             Give it back
           </Button>
@@ -56,7 +62,7 @@ export function Slots({ id }: { id: string }) {
               {when(s.from, board.now, board.zone)}
               {s.missed && <b className="hot"> it misses this by the plan</b>}
             </span>
-            {s.chance !== undefined && <OddsMark chance={s.chance} />}
+            <InTime chance={departure?.offered.find((o) => o.slotId === s.id)?.chance} />
             <Button size="compact-xs" loading={busy} onClick={() => void book(s.id)}>
               Book it
             </Button>

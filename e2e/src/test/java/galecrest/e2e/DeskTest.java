@@ -107,7 +107,8 @@ class DeskTest extends BrowserTest {
         assertThat(times).containsText("Booked: Mon 14 Dec");
         // It leaves with a list that nobody has looked at: warned of, and sent all the same.
         button(mara, "It has left").click();
-        assertThat(mara.getByRole(AriaRole.ALERT)).containsText("9 of the checklist are open");
+        assertThat(region(mara, "Before it leaves").getByRole(AriaRole.ALERT))
+                .containsText("9 of the checklist are open");
         button(mara, "Send it all the same").click();
         mara.getByLabel("Limits that were met", exactly()).fill("knock above 1.1 bar");
         button(mara, "It is back").click();

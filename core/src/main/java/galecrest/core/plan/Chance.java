@@ -25,11 +25,17 @@ public record Chance(int trials, long seed, List<Odds> odds, List<Departure> dep
      *
      * @param p50 by when it could in half of the trials; empty where it never could
      * @param p80 by when in 80 %
+     * @param bookedFor the time it is booked for
      * @param booked the share of trials in which it could leave in time for the time it is booked for
      * @param offered the same for each time that the vendor offers
      */
     public record Departure(
-            WorkId work, Optional<Instant> p50, Optional<Instant> p80, Optional<Double> booked, List<InTime> offered) {
+            WorkId work,
+            Optional<Instant> p50,
+            Optional<Instant> p80,
+            Optional<Instant> bookedFor,
+            Optional<Double> booked,
+            List<InTime> offered) {
         public Departure {
             offered = List.copyOf(offered);
         }

@@ -173,6 +173,7 @@ public final class Simulation {
                 outwork.id(),
                 at(sorted, 0.5),
                 at(sorted, 0.8),
+                outwork.slot().map(Span::from),
                 outwork.slot().map(s -> inTime(sorted, outwork, s)),
                 offered(outwork).stream()
                         .map(s -> new Chance.InTime(s, inTime(sorted, outwork, s.when())))

@@ -89,32 +89,12 @@ class OutworkController {
      *
      * @param leaveBy when it must leave for it
      * @param missed whether it misses that time by the plan
-     * @param chance to leave in time; absent until it is reckoned
      * @param effect what booking it does to the dates
      */
-    record SlotView(
-            String id,
-            Instant from,
-            Instant to,
-            Instant leaveBy,
-            boolean missed,
-            @Nullable Double chance,
-            List<DateEffect> effect) {}
+    record SlotView(String id, Instant from, Instant to, Instant leaveBy, boolean missed, List<DateEffect> effect) {}
 
-    /**
-     * The times that are offered, against when it can truly leave.
-     *
-     * @param booked the time it is booked for
-     * @param ready50 by when all before it is done in half of the trials
-     * @param ready80 by when in four of five
-     * @param bookedChance to leave in time for the one that is booked
-     */
-    record Slots(
-            List<SlotView> offered,
-            @Nullable Instant booked,
-            @Nullable Instant ready50,
-            @Nullable Instant ready80,
-            @Nullable Double bookedChance) {}
+    /** The times that are offered, and the one it is booked for; how likely it is in time for them is with the odds. */
+    record Slots(List<SlotView> offered, @Nullable Instant booked) {}
 
     @GetMapping("/slots")
     Slots slots(@PathVariable String id) {

@@ -27,14 +27,11 @@ import galecrest.server.plan.PlanService;
 import galecrest.server.plan.WhatIf;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
-import galecrest.server.thinking.OddsService;
-import galecrest.server.thinking.OddsView;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -49,7 +46,6 @@ class OutworkService {
     private final WorkService works;
     private final PlanService plans;
     private final WhatIf whatIf;
-    private final OddsService odds;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
@@ -59,7 +55,6 @@ class OutworkService {
             WorkService works,
             PlanService plans,
             WhatIf whatIf,
-            OddsService odds,
             Journal journal,
             Clock clock,
             Who who) {
@@ -67,7 +62,6 @@ class OutworkService {
         this.works = works;
         this.plans = plans;
         this.whatIf = whatIf;
-        this.odds = odds;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -139,21 +133,12 @@ class OutworkService {
                 () -> outwork.check(id, form, who.name(), clock.instant()));
     }
 
-    /** The times that the vendor offers, each with the odds that it can leave in time, and what it does to the dates. */
+    /** The times that the vendor offers, and what booking each does to the dates. */
     @LeadOrManager
     OutworkController.Slots slots(String id) {
         OutworkRepository.Row row = row(id);
         PlanService.Current now = plans.current();
         Outwork work = outwork(now.shop(), id);
-        OddsView.Departure departure = odds.latest().stream()
-                .flatMap(o -> o.departures().stream())
-                .filter(d -> d.workId().equals(id))
-                .findFirst()
-                .orElse(null);
-        Map<String, Double> chances = new HashMap<>();
-        if (departure != null) {
-            departure.offered().forEach(o -> chances.put(o.slotId(), o.chance()));
-        }
         List<OutworkController.SlotView> views = new ArrayList<>();
         boolean open = row.status().equals("TODO");
         for (OfferedSlot slot : open ? offered(now.shop(), work) : List.<OfferedSlot>of()) {
@@ -166,15 +151,9 @@ class OutworkService {
                     slot.when().to(),
                     slot.when().from().minus(work.transportOut()),
                     missed,
-                    chances.get(slot.id()),
                     WhatIf.between(row.buildId(), now, with)));
         }
-        return new OutworkController.Slots(
-                views,
-                work.slot().map(Span::from).orElse(null),
-                departure == null ? null : departure.p50(),
-                departure == null ? null : departure.p80(),
-                departure == null ? null : departure.booked());
+        return new OutworkController.Slots(views, work.slot().map(Span::from).orElse(null));
     }
 
     private static Outwork outwork(ShopSnapshot shop, String id) {

@@ -22,6 +22,7 @@ public record OddsView(
             String workId,
             @Nullable Instant p50,
             @Nullable Instant p80,
+            @Nullable Instant bookedFrom,
             @Nullable Double booked,
             List<InTime> offered) {}
 
@@ -108,6 +109,7 @@ public record OddsView(
                                 d.work().value(),
                                 d.p50().orElse(null),
                                 d.p80().orElse(null),
+                                d.bookedFor().orElse(null),
                                 d.booked().orElse(null),
                                 d.offered().stream()
                                         .map(o -> new InTime(o.slot().id(), o.chance()))
