@@ -1,11 +1,13 @@
 package galecrest.server;
 
 import java.security.SecureRandom;
+import java.util.Base64;
 
-/** Makes ids for new rows: short, unguessable enough never to clash, safe in addresses. */
+/** Makes ids for new rows, short and safe in addresses, and the secrets of private links. */
 public final class NewId {
     private static final String LETTERS = "abcdefghijkmnpqrstuvwxyz23456789";
     private static final int LENGTH = 12;
+    private static final int SECRET_BYTES = 24;
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private NewId() {}
@@ -16,5 +18,12 @@ public final class NewId {
             id.append(LETTERS.charAt(RANDOM.nextInt(LETTERS.length())));
         }
         return id.toString();
+    }
+
+    /** A secret of 192 bits, safe in addresses. */
+    public static String secret() {
+        byte[] bytes = new byte[SECRET_BYTES];
+        RANDOM.nextBytes(bytes);
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 }

@@ -103,12 +103,16 @@ create table photo (
     content bytea not null,
     small bytea not null,
     by_name text not null,
-    at timestamptz not null,
-    removed boolean not null default false
+    at timestamptz not null
 );
 create index photo_build on photo (build_id);
 -- Which photos the customer may see.
 create table released_photo (
+    photo_id text primary key references photo on delete cascade deferrable
+);
+
+-- Photos that were taken away; undo brings them back.
+create table removed_photo (
     photo_id text primary key references photo on delete cascade deferrable
 );
 
@@ -278,7 +282,7 @@ declare
     name text;
 begin
     foreach name in array array[
-        'mate', 'delivery', 'word', 'released_photo', 'inspection', 'mail', 'supply', 'shelf', 'shelf_taken',
+        'mate', 'delivery', 'word', 'released_photo', 'removed_photo', 'inspection', 'mail', 'supply', 'shelf', 'shelf_taken',
         'outwork_check', 'vendor_offer', 'vendor_slot', 'worked', 'estimate', 'change_order', 'payment', 'customer_link']
     loop
         execute format(

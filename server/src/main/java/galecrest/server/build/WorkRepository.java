@@ -319,7 +319,17 @@ class WorkRepository {
         db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
     }
 
+    /** It is done; of outside work that was promised back for a day, its vendor's record is told. */
     void done(String id, Instant now) {
+        db.sql("""
+                        insert into delivery
+                        select :delivery, o.vendor_id, w.name, o.promised_back, :now
+                        from work w join outwork o on o.work_id = w.id and o.promised_back is not null
+                        where w.id = :id and w.status <> 'DONE'""")
+                .param("delivery", NewId.next())
+                .param("now", Timestamp.from(now))
+                .param("id", id)
+                .update();
         db.sql("""
                         update work
                         set status = 'DONE', done_at = :now, hold_reason = null, hold_note = null, hold_until = null

@@ -316,6 +316,11 @@ public class WorkService {
         });
     }
 
+    /** Marks outside work as done, within the change that is open. */
+    public void isBack(String id) {
+        works.done(id, clock.instant());
+    }
+
     @AnyHand
     void hold(String id, BuildController.HoldForm form) {
         WorkRepository.Head head = head(id);

@@ -88,7 +88,7 @@ class CustomerLinkRepository {
     List<CustomerController.CustomersPhoto> photos(String build) {
         return db.sql("""
                         select p.id, caption, at, width, height from photo p join released_photo r on r.photo_id = p.id
-                        where build_id = :build and not removed order by at desc, p.id""")
+                        where build_id = :build order by at desc, p.id""")
                 .param("build", build)
                 .query(CustomerController.CustomersPhoto.class)
                 .list();

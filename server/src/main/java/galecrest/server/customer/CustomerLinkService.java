@@ -9,10 +9,8 @@ import galecrest.server.problem.NotThere;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.Base64;
 import java.util.HexFormat;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -20,10 +18,8 @@ import org.springframework.stereotype.Service;
 /** Links for customers: unguessable, with an end, revocable at any time. */
 @Service
 class CustomerLinkService {
-    private static final int TOKEN_BYTES = 24;
     private static final int MOST_DAYS = 400;
 
-    private final SecureRandom random = new SecureRandom();
     private final CustomerLinkRepository links;
     private final Journal journal;
     private final Clock clock;
@@ -47,9 +43,7 @@ class CustomerLinkService {
         if (form.days() < 1 || form.days() > MOST_DAYS) {
             throw new BadInput("days", "A link lasts 1 to " + MOST_DAYS + " days.");
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = NewId.secret();
         String id = NewId.next();
         journal.change(
                 "made a customer's link for the " + name,

@@ -2,7 +2,6 @@ package galecrest.server.outwork;
 
 import galecrest.core.build.Gate;
 import galecrest.core.time.Span;
-import galecrest.server.NewId;
 import java.math.BigDecimal;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -109,22 +108,6 @@ class OutworkRepository {
                 .param("likely", Timestamp.from(likely))
                 .param("high", Timestamp.from(high))
                 .update();
-    }
-
-    void returned(Row row, Instant now) {
-        db.sql("update work set status = 'DONE', done_at = :now where id = :work")
-                .param("now", Timestamp.from(now))
-                .param("work", row.id())
-                .update();
-        if (row.promisedBack() != null) {
-            db.sql("insert into delivery values (:id, :vendor, :what, :promised, :came)")
-                    .param("id", NewId.next())
-                    .param("vendor", row.vendorId())
-                    .param("what", row.name())
-                    .param("promised", Timestamp.from(row.promisedBack()))
-                    .param("came", Timestamp.from(now))
-                    .update();
-        }
     }
 
     /** A line of the table of a build's outside work. */

@@ -239,7 +239,7 @@ class OutworkService {
         List<String> made = new ArrayList<>();
         ShopSnapshot shop = plans.current().shop();
         journal.change("is back: " + row.name(), () -> {
-            outwork.returned(row, clock.instant());
+            works.isBack(id);
             for (Checklists.FollowOn job : follow) {
                 works.insertJob(form(shop, row, job.name(), job.skill(), job.minutes()), false);
                 made.add(job.name());

@@ -28,7 +28,8 @@ class PhotoRepository {
         return db.sql("""
                         select p.id, part_id, caption, by_name as by, at, width, height, r.photo_id is not null as released
                         from photo p left join released_photo r on r.photo_id = p.id
-                        where build_id = :build and not removed order by at desc, p.id""")
+                        where build_id = :build and not exists (select 1 from removed_photo x where x.photo_id = p.id)
+                        order by at desc, p.id""")
                 .param("build", build)
                 .query(PhotoController.PhotoView.class)
                 .list();
@@ -71,7 +72,9 @@ class PhotoRepository {
 
     void delete(String id) {
         release(id, false);
-        db.sql("update photo set removed = true where id = :id").param("id", id).update();
+        db.sql("insert into removed_photo values (:id) on conflict do nothing")
+                .param("id", id)
+                .update();
     }
 
     Optional<PhotoService.Picture> content(String id, boolean small) {

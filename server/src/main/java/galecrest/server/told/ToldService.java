@@ -9,19 +9,18 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
+import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotThere;
 import java.io.IOException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,9 +35,7 @@ import org.springframework.stereotype.Service;
 @Service
 class ToldService {
     private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
-    private static final int TOKEN_BYTES = 24;
 
-    private final SecureRandom random = new SecureRandom();
     private final FeedRepository feeds;
     private final PlanService plans;
     private final Journal journal;
@@ -60,9 +57,7 @@ class ToldService {
     @ManagerOnly
     String addFeed(FeedRepository.Kind kind, String subject) {
         String name = name(plans.current().shop(), kind, subject).orElseThrow(() -> new NotThere("calendar"));
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = NewId.secret();
         journal.change("made a calendar link for " + name, () -> feeds.insert(token, kind, subject, clock.instant()));
         return token;
     }

@@ -263,4 +263,20 @@ class CustomerTest extends ServerTest {
             }
         }
     }
+
+    @Test
+    void aPhotoTakenAwayComesBackByUndo() throws Exception {
+        String path = "/api/builds/" + car("Korm truck") + "/photos";
+        String photo = upload(MARA, path, picture()).body().get("id").asText();
+        call(MARA, "POST", "/api/photos/" + photo + "/release", Map.of("released", true));
+        int photos = call(MARA, "GET", path, null).body().size();
+        assertThat(call(MARA, "DELETE", "/api/photos/" + photo, null).status()).isEqualTo(204);
+        assertThat(call(MARA, "GET", path, null).body()).hasSize(photos - 1);
+        call(MARA, "POST", "/api/undo", null);
+        var back = call(MARA, "GET", path, null).body();
+        assertThat(back).hasSize(photos);
+        assertThat(back.toString()).contains(photo);
+        assertThat(back.findValuesAsText("released")).contains("true");
+        call(MARA, "DELETE", "/api/photos/" + photo, null);
+    }
 }

@@ -180,4 +180,20 @@ class OutworkTest extends ServerTest {
                 .isEqualTo(422);
         assertThat(record()).isEqualTo(before);
     }
+
+    /** Also where it is ticked off like a job, the vendor's record hears of it. */
+    @Test
+    void aReturnTickedOffLikeAJobCountsInTheRecord() throws Exception {
+        String before = record();
+        String paint = find("works", "name", "Shell painted").get("id").asText();
+        int deliveries = find("vendors", "id", "slip").get("deliveries").asInt();
+        call(MARA, "POST", "/api/outworks/" + paint + "/send", Map.of("anyway", true));
+        assertThat(call(MARA, "POST", "/api/works/" + paint + "/done", null).status())
+                .isEqualTo(204);
+        assertThat(find("vendors", "id", "slip").get("deliveries").asInt()).isEqualTo(deliveries + 1);
+        for (int i = 0; i < 2; i++) {
+            call(MARA, "POST", "/api/undo", null);
+        }
+        assertThat(record()).isEqualTo(before);
+    }
 }
