@@ -5,7 +5,7 @@ import { client, dataOf, type Schemas } from './client'
 
 export type PartNeed = Schemas['PartNeed']
 
-/** What the plan asks of the days ahead: needs by part, latest starts by work, loads of skills. Not for hands. */
+/** What the plan asks of the days ahead: needs by part, latest starts by work, loads of skills, what can go on now. Not for hands. */
 export function useAhead(asks: boolean) {
   const { board } = useBoard()
   const query = useQuery({
@@ -20,6 +20,8 @@ export function useAhead(asks: boolean) {
       latest: new Map((query.data?.latestStarts ?? []).map((l) => [l.workId, l.at])),
       skills: query.data?.skills ?? [],
       bottleneck: query.data?.bottleneck,
+      ready: query.data?.ready,
+      held: query.data?.held ?? [],
     }),
     [query.data],
   )

@@ -1,3 +1,4 @@
+import { SegmentedControl } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
@@ -8,12 +9,14 @@ import { clock, day, weekday } from '../ui/say'
 import { Brief } from './Brief'
 import { CarSheet } from './CarSheet'
 import { Floor } from './Floor'
+import { NowList } from './NowList'
 import { walkOrder } from './order'
 
 /** The walk: the floor with the cars where they stand, and the sheet of the car at hand. */
 export function Walkround({ account }: { account: Schemas['Account'] }) {
   const { board, car } = useBoard()
   const [search, setSearch] = useSearchParams()
+  const view = search.get('view') === 'now' ? 'now' : 'floor'
   const order = useMemo(() => walkOrder(board), [board])
   const picked = car.get(search.get('car') ?? '') ?? car.get(board.brief.worryCar ?? '') ?? order[0]
   const pick = (id: string) => setSearch({ car: id }, { replace: true })
@@ -38,9 +41,24 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
           {day(board.now, board.zone)} ·{' '}
           {inNow === 0 ? 'nobody in now' : `${inNow} of ${board.people.length} hands in`} · {board.shop}
         </span>
+        {account.role !== 'HAND' && (
+          <SegmentedControl
+            size="xs"
+            style={{ marginLeft: 'auto' }}
+            className="no-print"
+            value={view}
+            onChange={(v) => setSearch(v === 'now' ? { view: v } : {}, { replace: true })}
+            data={[
+              { value: 'floor', label: 'Floor' },
+              { value: 'now', label: 'Now' },
+            ]}
+          />
+        )}
       </div>
       <Brief onPick={pick} />
-      {picked ? (
+      {view === 'now' ? (
+        <NowList />
+      ) : picked ? (
         <div
           style={{
             display: 'grid',

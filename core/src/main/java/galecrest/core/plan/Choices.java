@@ -10,13 +10,14 @@ import java.util.Set;
 
 /**
  * What a schedule chooses besides its order, as one array: for each at-risk link whether work may start ahead of it,
- * then for each node whether it keeps to the start that people were told, though it could be earlier.
+ * then for each node whether it keeps to the start that people were told, though it could be earlier, then for each node
+ * whether the last instead of the first of equally good crews does it.
  */
 final class Choices {
     private Choices() {}
 
     static boolean[] none(Model model) {
-        return new boolean[model.network.risks + model.size];
+        return new boolean[model.network.risks + 2 * model.size];
     }
 
     /** All at-risk links used, or none; all nodes keeping to what was told, or those of some builds let go, or none. */
@@ -41,9 +42,11 @@ final class Choices {
             }
         }
         Set<WorkId> kept = new HashSet<>(guide.kept());
+        Set<WorkId> others = new HashSet<>(guide.others());
         for (int node = 0; node < model.size; node++) {
-            choices[model.network.risks + node] = model.told[node] >= 0
-                    && kept.contains(model.network.works.get(node).id());
+            WorkId work = model.network.works.get(node).id();
+            choices[model.network.risks + node] = model.told[node] >= 0 && kept.contains(work);
+            choices[model.network.risks + model.size + node] = others.contains(work);
         }
         return choices;
     }
@@ -58,9 +61,13 @@ final class Choices {
             }
         }
         List<WorkId> kept = new ArrayList<>();
+        List<WorkId> others = new ArrayList<>();
         for (int node = 0; node < model.size; node++) {
             if (keeps(model, choices, node)) {
                 kept.add(model.network.works.get(node).id());
+            }
+            if (byOthers(model, choices, node)) {
+                others.add(model.network.works.get(node).id());
             }
         }
         return new Guide(
@@ -68,7 +75,12 @@ final class Choices {
                         .mapToObj(n -> model.network.works.get(n).id())
                         .toList(),
                 early,
-                kept);
+                kept,
+                others);
+    }
+
+    static boolean byOthers(Model model, boolean[] choices, int node) {
+        return choices[model.network.risks + model.size + node];
     }
 
     static boolean keeps(Model model, boolean[] choices, int node) {

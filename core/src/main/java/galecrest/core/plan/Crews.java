@@ -2,10 +2,13 @@ package galecrest.core.plan;
 
 import galecrest.core.build.CrewPlace;
 import galecrest.core.build.Job;
+import galecrest.core.build.Status;
+import galecrest.core.build.Work;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -16,7 +19,10 @@ import java.util.Set;
 
 /** The crews that could do a job: distinct people, one for each place, each with the skill at the level it takes. */
 final class Crews {
-    /** More crews than this are not tried for one job; the people with the least sufficient level come first. */
+    /**
+     * More crews than this are not tried for one job. The people with the least sufficient level come first, and among
+     * them those whose skills are least asked for: of two who would do equally well, the first is taken.
+     */
     private static final int MOST = 120;
 
     private final ShopSnapshot shop;
@@ -25,11 +31,29 @@ final class Crews {
     private final Map<List<Integer>, Crew> known = new HashMap<>();
     private final Map<List<CrewPlace>, List<Crew>> unpinned = new HashMap<>();
     private final Map<CrewPlace, int[]> candidates = new HashMap<>();
+    /** How much each person's skills are asked for: the work that takes a skill, shared by those who have it. */
+    private final double[] wanted;
 
     Crews(ShopSnapshot shop, Calendars calendars, Pools pools) {
         this.shop = shop;
         this.calendars = calendars;
         this.pools = pools;
+        Map<String, Double> asked = new HashMap<>();
+        for (Work work : shop.works()) {
+            if (work instanceof Job job && job.status() != Status.DONE) {
+                job.crew()
+                        .forEach(place ->
+                                asked.merge(place.skill(), (double) job.toDo().value(), Double::sum));
+            }
+        }
+        Map<String, Integer> having = new HashMap<>();
+        shop.people().forEach(p -> p.skills().keySet().forEach(s -> having.merge(s, 1, Integer::sum)));
+        wanted = shop.people().stream()
+                .mapToDouble(p -> p.skills().keySet().stream()
+                        .sorted()
+                        .mapToDouble(s -> asked.getOrDefault(s, 0.0) / having.get(s))
+                        .sum())
+                .toArray();
     }
 
     /** The crews to try; all of them hold the pinned people. */
@@ -97,12 +121,14 @@ final class Crews {
             List<Person> people = shop.people();
             List<Integer> able = new ArrayList<>();
             for (Level level : Level.values()) {
+                int from = able.size();
                 for (int pool = 0; pool < pools.count(); pool++) {
                     Level has = people.get(pools.anyOf(pool)).skills().get(p.skill());
                     if (level.atLeast(p.least()) && has == level) {
                         able.add(pool);
                     }
                 }
+                able.subList(from, able.size()).sort(Comparator.comparingDouble(pool -> wanted[pools.anyOf(pool)]));
             }
             return able.stream().mapToInt(Integer::intValue).toArray();
         });

@@ -11,11 +11,13 @@ import java.util.List;
  * @param order in which the work was placed
  * @param early at-risk links that it used
  * @param kept work that stays at the start that people were told, though it could be earlier
+ * @param others work that the last instead of the first of equally good crews does
  */
-public record Guide(List<WorkId> order, List<LinkId> early, List<WorkId> kept) {
+public record Guide(List<WorkId> order, List<LinkId> early, List<WorkId> kept, List<WorkId> others) {
     public Guide {
         order = List.copyOf(order);
         early = List.copyOf(early);
         kept = List.copyOf(kept);
+        others = List.copyOf(others);
     }
 }

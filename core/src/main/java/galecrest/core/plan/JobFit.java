@@ -32,6 +32,9 @@ final class JobFit {
     @Nullable
     Crew bestCrew;
 
+    /** Whether of places that are equally good the last one found is kept instead of the first. */
+    boolean lastOfEquals;
+
     int bestStation;
     int bestStart;
     int bestEnd;
@@ -131,13 +134,17 @@ final class JobFit {
         if (start != bestStart) {
             return start < bestStart;
         }
-        return !Cause.personal(cause.kind) && Cause.personal(bestCause.kind);
+        boolean personal = Cause.personal(cause.kind);
+        return personal == Cause.personal(bestCause.kind) ? lastOfEquals : !personal;
     }
 
     /** Whether a place that neither starts nor ends before these slots cannot be better than the best. */
     private boolean noBetter(int first, int last) {
         return bestCrew != null
-                && (last > bestEnd || last == bestEnd && first >= bestStart && !Cause.personal(bestCause.kind));
+                && (last > bestEnd
+                        || last == bestEnd
+                                && (first > bestStart
+                                        || first == bestStart && !lastOfEquals && !Cause.personal(bestCause.kind)));
     }
 
     private void keep() {

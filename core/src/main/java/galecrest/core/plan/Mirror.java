@@ -67,6 +67,8 @@ final class Mirror {
                 -1,
                 job.crews(),
                 job.stations(),
+                job.listedCrews(),
+                job.listedStations(),
                 null,
                 null,
                 job.never());

@@ -41,6 +41,10 @@ final class Model {
     final Crew[][] crews;
 
     final int[][] stations;
+    /** The same, whatever people were told. */
+    final Crew[][] listedCrews;
+
+    final int[][] listedStations;
     final java.util.Map<galecrest.core.build.PinId, String> brokenPins;
     /** Claims of what is done and still cures: build, hold, zone, to, number of the work. */
     final int[][] stillCuring;
@@ -71,6 +75,8 @@ final class Model {
         back = new int[size];
         crews = new Crew[size][];
         stations = new int[size][];
+        listedCrews = new Crew[size][];
+        listedStations = new int[size][];
         Bounds outside = new Bounds(network.shop, grid, calendars);
         for (int node = 0; node < size; node++) {
             bound(node);
@@ -80,6 +86,8 @@ final class Model {
                 work[node] = Network.slots(job);
                 crews[node] = task.crews();
                 stations[node] = task.stations();
+                listedCrews[node] = task.listedCrews();
+                listedStations[node] = task.listedStations();
             } else if (piece instanceof Outwork outwork) {
                 turnaround[node] = outwork.turnaround().likely();
                 back[node] =
@@ -114,6 +122,8 @@ final class Model {
         back = mirror ? of.back : of.back.clone();
         crews = mirror ? of.crews : of.crews.clone();
         stations = mirror ? of.stations : of.stations.clone();
+        listedCrews = mirror ? of.listedCrews : of.listedCrews.clone();
+        listedStations = mirror ? of.listedStations : of.listedStations.clone();
         brokenPins = of.brokenPins;
         stillCuring = mirror ? new int[0][] : of.stillCuring;
     }

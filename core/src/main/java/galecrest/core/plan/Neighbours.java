@@ -5,12 +5,18 @@ import java.util.SplittableRandom;
 
 /** Makes neighbours of an order: see {@link Search}. */
 final class Neighbours {
+    /** How often another of equally good crews is tried, and how often a build moves where part of it would be freed. */
+    private static final double OTHERS = 0.03;
+
+    private static final double WHOLE_BUILD = 0.6;
+
     private final Model model;
     private final Scorer scorer;
     private final SplittableRandom random;
     private final int[] position;
     private final boolean[] marked;
     private final boolean plainOrder;
+    final boolean manyBuilds;
     private final double[] keys;
     private int[] waiters = new int[16];
     private int[] blockers = new int[16];
@@ -42,6 +48,7 @@ final class Neighbours {
             }
         }
         plainOrder = plain;
+        manyBuilds = Arrays.stream(model.tasks).mapToInt(Task::build).distinct().count() > 1;
     }
 
     /** The list in order of the starts in its schedule: as good, and nearer to its neighbours. */
@@ -137,7 +144,9 @@ final class Neighbours {
             return;
         }
         double what = random.nextDouble();
-        if (keptCount > 0 && what < 0.1) {
+        if (what > 1 - OTHERS) {
+            others();
+        } else if (keptCount > 0 && what < 0.1) {
             flip();
         } else if (waits > 0 && what < 0.5) {
             int wait = random.nextInt(waits);
@@ -149,6 +158,15 @@ final class Neighbours {
         } else {
             flip();
         }
+    }
+
+    /** Lets the other end of equally good crews do a piece of work, by preference one that another waits for. */
+    private void others() {
+        int node = waits > 0 && random.nextBoolean()
+                ? blockers[random.nextInt(waits)]
+                : list[free + random.nextInt(list.length - free)];
+        int at = model.network.risks + model.size + node;
+        choices[at] = model.crews[node] != null && model.crews[node].length > 1 && !choices[at];
     }
 
     /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it to that. */
@@ -224,6 +242,10 @@ final class Neighbours {
     /** Frees part of the order and puts it in anew: a build, a pool's work, or a stretch of the list. */
     private void free() {
         int size = list.length;
+        if (manyBuilds && random.nextDouble() < WHOLE_BUILD) {
+            build();
+            return;
+        }
         double spread = 1 + random.nextDouble() * Math.min(40, 0.25 * (size - free));
         int seed = list[free + random.nextInt(size - free)];
         double kind = random.nextDouble();
@@ -239,6 +261,19 @@ final class Neighbours {
                         default -> Math.abs(i - position[seed]) < width;
                     };
             keys[node] = i + (chosen && random.nextInt(3) > 0 ? spread * (random.nextDouble() * 2 - 1) : 0);
+        }
+        System.arraycopy(Order.by(model, keys), 0, list, 0, size);
+    }
+
+    /** Moves all of a build sooner or later together. */
+    private void build() {
+        int size = list.length;
+        int build = model.tasks[list[free + random.nextInt(size - free)]].build();
+        double reach = random.nextBoolean() ? 10 : 0.5 * (size - free);
+        double by = reach * (random.nextDouble() * 2 - 1);
+        for (int i = 0; i < size; i++) {
+            int node = list[i];
+            keys[node] = i + (model.tasks[node].build() == build ? by : 0);
         }
         System.arraycopy(Order.by(model, keys), 0, list, 0, size);
     }

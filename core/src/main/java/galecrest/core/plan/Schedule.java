@@ -210,12 +210,15 @@ final class Schedule {
             return;
         }
         int work = model.work[node];
+        jobs.lastOfEquals = Choices.byOthers(model, choices, node);
+        Crew[] crews = jobs.lastOfEquals ? model.listedCrews[node] : model.crews[node];
+        int[] stations = jobs.lastOfEquals ? model.listedStations[node] : model.stations[node];
         if (job.exactly() != null && exactly(node, job, work) || staysAsTold(node, job) && asTold(node, job, work)) {
             return;
         }
-        jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
+        jobs.best(job, work, crews, stations, startSlot, endSlot);
         if (jobs.bestCrew != null && waitsAsTold(node, jobs.bestStart)) {
-            jobs.best(job, work, model.crews[node], model.stations[node], startSlot, endSlot);
+            jobs.best(job, work, crews, stations, startSlot, endSlot);
         }
         if (jobs.bestCrew == null) {
             whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
@@ -256,7 +259,14 @@ final class Schedule {
             why.kind = startSlot == 0 ? Cause.PASSED : why.kind;
             return false;
         }
-        jobs.exactly(job, work, model.crews[node], model.stations[node], slot, endSlot, why);
+        jobs.exactly(
+                job,
+                work,
+                jobs.lastOfEquals ? model.listedCrews[node] : model.crews[node],
+                jobs.lastOfEquals ? model.listedStations[node] : model.stations[node],
+                slot,
+                endSlot,
+                why);
         if (jobs.bestCrew == null) {
             return false;
         }

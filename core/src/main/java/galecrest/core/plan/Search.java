@@ -11,6 +11,8 @@ import java.util.SplittableRandom;
  *   <li>something on the chain of a date goes ahead of the work that it waits for,
  *   <li>one piece of work moves,
  *   <li>one build, one person's work or one stretch of the order is freed and put in anew,
+ *   <li>one build goes sooner or later as a whole,
+ *   <li>another of equally good crews does a piece of work,
  *   <li>an at-risk start is used or not.
  * </ul>
  * A neighbour is kept when it is no worse than the present order, or than the one of some steps ago (late acceptance;
@@ -22,6 +24,9 @@ final class Search {
     private static final int MEMBERS = 10;
     /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
     private static final int FEW = 4;
+
+    /** How often two orders are crossed build by build, where there are several. */
+    private static final double BY_BUILDS = 0.5;
     /** How many steps back the late acceptance looks, one of these at random for each beginning. */
     private static final int[] MEMORIES = {8, 20, 60};
     /** After so many steps per piece of work without help it begins anew. */
@@ -180,9 +185,13 @@ final class Search {
             Population.Member father = population.pick();
             Population.Member mother = population.pick();
             picked = father.choices();
-            child = father == mother
-                    ? disturbed(father.list(), 0.2)
-                    : population.cross(father.list(), mother.list(), Order.firstFree(model, father.list()));
+            if (father == mother) {
+                child = disturbed(father.list(), 0.2);
+            } else if (neighbours.manyBuilds && random.nextDouble() < BY_BUILDS) {
+                child = crossedByBuilds(father.list(), mother.list());
+            } else {
+                child = population.cross(father.list(), mother.list(), Order.firstFree(model, father.list()));
+            }
         }
         memory = MEMORIES[random.nextInt(MEMORIES.length)];
         patience = PATIENCES[random.nextInt(PATIENCES.length)];
@@ -195,11 +204,35 @@ final class Search {
         Arrays.fill(history, score);
     }
 
-    /** The order with every node moved at random by up to a share of its length. */
+    /** The places of some builds as in one order, those of the others as in another. */
+    private int[] crossedByBuilds(int[] father, int[] mother) {
+        double[] keys = new double[model.size];
+        boolean[] ofFather = new boolean[model.size + 1];
+        for (int build = 0; build < ofFather.length; build++) {
+            ofFather[build] = random.nextBoolean();
+        }
+        for (int i = 0; i < father.length; i++) {
+            if (ofFather[model.tasks[father[i]].build()]) {
+                keys[father[i]] = i;
+            }
+            if (!ofFather[model.tasks[mother[i]].build()]) {
+                keys[mother[i]] = i;
+            }
+        }
+        return Order.by(model, keys);
+    }
+
+    /** The order with every build, or every node, moved at random by up to a share of its length. */
     private int[] disturbed(int[] order, double share) {
         double[] keys = new double[model.size];
+        double[] ofBuild = new double[model.size + 1];
+        boolean builds = neighbours.manyBuilds && random.nextBoolean();
+        for (int build = 0; build < ofBuild.length; build++) {
+            ofBuild[build] = random.nextDouble();
+        }
         for (int i = 0; i < order.length; i++) {
-            keys[order[i]] = i + random.nextDouble() * order.length * share;
+            double by = builds ? ofBuild[model.tasks[order[i]].build()] : random.nextDouble();
+            keys[order[i]] = i + by * order.length * share;
         }
         return Order.by(model, keys);
     }

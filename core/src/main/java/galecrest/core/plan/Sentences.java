@@ -4,8 +4,10 @@ import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.Outwork;
+import galecrest.core.build.ReasonTag;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
+import galecrest.core.outwork.Vendor;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -131,6 +133,47 @@ public final class Sentences {
             return "the car is away for " + work(b.at()) + " until " + time(b.until());
         }
         return "the slot is booked for " + time(((Because.Slot) because).from());
+    }
+
+    /** Who can make it go on that what is bound so starts. */
+    public String release(Because because) {
+        if (because instanceof Because.Part b) {
+            Optional<PartLine> line =
+                    shop.parts().stream().filter(p -> p.id().equals(b.part())).findFirst();
+            String from = line.flatMap(PartLine::vendor)
+                    .flatMap(shop::vendor)
+                    .map(Sentences::reached)
+                    .orElse("");
+            boolean toOrder = line.map(p -> p.state().toOrder()).orElse(false);
+            return toOrder
+                    ? from.isEmpty() ? "whoever orders it" : "whoever orders it from " + from
+                    : line.map(p -> p.state().toInspect()).orElse(false)
+                            ? "whoever looks it over"
+                            : from.isEmpty() ? "who brings it" : from;
+        } else if (because instanceof Because.Held b) {
+            return b.reason() == ReasonTag.DECIDE ? "the customer" : "the lead of the build";
+        } else if (because instanceof Because.After b) {
+            return b.outside() ? vendorOf(b.work()) : "nobody: it must cure";
+        } else if (because instanceof Because.CarAway b) {
+            return vendorOf(b.at());
+        } else if (because instanceof Because.Curing) {
+            return "nobody: it must cure";
+        } else if (because instanceof Because.PersonAway) {
+            return "the manager: another hand, or an extra shift";
+        } else if (because instanceof Because.PersonBusy b) {
+            return person(b.person());
+        }
+        return "the manager";
+    }
+
+    private String vendorOf(WorkId id) {
+        return works.get(id) instanceof Outwork outwork
+                ? shop.vendor(outwork.vendor()).map(Sentences::reached).orElse("the vendor")
+                : "the manager";
+    }
+
+    private static String reached(Vendor vendor) {
+        return vendor.phone().isBlank() ? vendor.name() : vendor.name() + ", " + vendor.phone();
     }
 
     private String after(Because.After b) {

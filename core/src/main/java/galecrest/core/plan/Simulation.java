@@ -101,8 +101,10 @@ public final class Simulation {
                 int[] people =
                         where.crew().stream().mapToInt(model.network::person).toArray();
                 policy.crews[node] = new Crew[] {crews.just(people)};
+                policy.listedCrews[node] = policy.crews[node];
                 policy.stations[node] =
                         new int[] {where.station().map(model.network::station).orElse(-1)};
+                policy.listedStations[node] = policy.stations[node];
             }
         }
     }

@@ -13,7 +13,10 @@ sealed interface Task {
      * @param zone the zone on the car; where it is not on the car, nothing
      * @param cure slots until it counts as finished
      * @param cureHold how its curing claims the car, a hold of {@link Stays.Claim}; −1 for not at all
+     * @param crews who could do it: what people were told first
      * @param stations where it can be done; {@code {-1}} for no station
+     * @param listedCrews the crews whatever people were told
+     * @param listedStations the stations whatever people were told
      * @param exactly the pin to an exact start, with its slot
      * @param told when, where and by whom people have been told it is done
      * @param never why it cannot be done at all
@@ -29,6 +32,8 @@ sealed interface Task {
             int cureHold,
             Crew[] crews,
             int[] stations,
+            Crew[] listedCrews,
+            int[] listedStations,
             @Nullable Exactly exactly,
             @Nullable Told told,
             @Nullable String never)
@@ -36,7 +41,21 @@ sealed interface Task {
         /** The same job bound to no instant. */
         JobTask free() {
             return new JobTask(
-                    build, onCar, wholeCar, oneGo, zone, zoneLimit, cure, cureHold, crews, stations, null, null, never);
+                    build,
+                    onCar,
+                    wholeCar,
+                    oneGo,
+                    zone,
+                    zoneLimit,
+                    cure,
+                    cureHold,
+                    crews,
+                    stations,
+                    listedCrews,
+                    listedStations,
+                    null,
+                    null,
+                    never);
         }
 
         int hold() {

@@ -95,6 +95,8 @@ final class Tasks {
         }
         Build build = network.shop.builds().get(network.buildOf(job));
         List<Crew> able = new ArrayList<>(never.isPresent() ? List.of() : crews(job, people));
+        Crew[] listedCrews = able.toArray(Crew[]::new);
+        int[] listedStations = stations;
         Task.Told told = told(job, able, stations);
         if (told != null) {
             // Of what is as good, what people were told.
@@ -116,6 +118,8 @@ final class Tasks {
                 locks ? cureHold(job) : -1,
                 able.toArray(Crew[]::new),
                 stations,
+                listedCrews,
+                listedStations,
                 exactly,
                 exactly == null ? told : null,
                 never.orElse(null));

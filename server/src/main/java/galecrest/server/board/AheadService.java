@@ -1,6 +1,8 @@
 package galecrest.server.board;
 
 import galecrest.core.plan.Needs;
+import galecrest.core.plan.NowList;
+import galecrest.core.plan.Sentences;
 import galecrest.core.plan.SkillLoad;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.plan.PlanService;
@@ -36,7 +38,17 @@ public class AheadService {
             List<PartNeed> parts,
             List<LatestStart> latestStarts,
             List<Skill> skills,
-            @Nullable String bottleneck) {}
+            @Nullable String bottleneck,
+            List<ReadyFor> ready,
+            List<HeldUp> held) {}
+
+    /** What a person could work on this minute, what the plan gives them first; see {@link NowList}. */
+    public record ReadyFor(String personId, List<ReadyWork> works) {}
+
+    public record ReadyWork(String workId, boolean own) {}
+
+    /** What holds a piece of work that is not only for want of hands, who can release it, how much waits behind it. */
+    public record HeldUp(String workId, String said, String release, int behind) {}
 
     /** See {@link Needs.PartNeed}. */
     public record PartNeed(
@@ -62,6 +74,8 @@ public class AheadService {
         }
         Needs needs = Needs.of(current.shop(), current.guide());
         List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
+        NowList list = NowList.of(current.shop(), current.plan(), current.guide());
+        Sentences words = new Sentences(current.shop());
         Ahead fresh = new Ahead(
                 current.change(),
                 current.shop().now(),
@@ -80,7 +94,18 @@ public class AheadService {
                 loads.stream()
                         .map(l -> new Skill(l.skill(), l.week(), l.planned(), l.there()))
                         .toList(),
-                SkillLoad.bottleneck(loads).map(AheadService::said).orElse(null));
+                SkillLoad.bottleneck(loads).map(AheadService::said).orElse(null),
+                list.people().stream()
+                        .map(p -> new ReadyFor(
+                                p.person().value(),
+                                p.ready().stream()
+                                        .map(r -> new ReadyWork(r.work().value(), r.own()))
+                                        .toList()))
+                        .toList(),
+                list.held().stream()
+                        .map(h -> new HeldUp(
+                                h.work().value(), words.reason(h.because()), words.release(h.because()), h.behind()))
+                        .toList());
         known = fresh;
         return fresh;
     }
