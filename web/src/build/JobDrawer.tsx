@@ -47,6 +47,8 @@ const EMPTY: Spec = {
   cureLock: 'NOTHING',
   gate: 'EVENT',
   essential: true,
+  findPercent: 0,
+  findMinutes: 0,
 }
 
 function specOf(work: Work | undefined): Spec {
@@ -227,6 +229,18 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
             <Checkbox label="whole car" {...form.getInputProps('wholeCar', { type: 'checkbox' })} />
             <Checkbox label="in one go" {...form.getInputProps('oneGo', { type: 'checkbox' })} />
             <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />
+          </Group>
+          <Group grow mt={8} align="start">
+            <NumberInput
+              label="May find more, %"
+              description="a strip does; the odds reckon with it"
+              {...form.getInputProps('findPercent')}
+            />
+            <NumberInput
+              label="Then so much more, min"
+              description="for the same hands"
+              {...form.getInputProps('findMinutes')}
+            />
           </Group>
           <Group grow mt={8} align="start">
             <NumberInput label="Cures, min" {...form.getInputProps('cureMinutes')} />

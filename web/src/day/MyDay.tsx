@@ -1,17 +1,17 @@
-import { Button, Checkbox, Modal, Textarea, TextInput } from '@mantine/core'
+import { Button, Modal, Textarea, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { type Tag, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
-import { type Arrival, useArrivals, useSupplies } from '../api/desk'
 import { useSend } from '../api/send'
-import { Inspect } from '../ui/Inspect'
 import { Nothing } from '../ui/Nothing'
 import { PaperTag } from '../ui/PaperTag'
 import { clock, day, weekday, when, word, work as length } from '../ui/say'
 import { useWorkVerbs } from '../ui/verbs'
+import { Goods } from './Goods'
+import { Section } from './Section'
 
 const REASONS: Tag[] = ['PART', 'HANDS', 'STATION', 'DECIDE', 'AFTER', 'SAFETY']
 const SAID: Record<string, string> = {
@@ -91,57 +91,6 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
   )
 }
 
-/** What came and waits to be looked over, and what the supply run brings. */
-function Goods() {
-  const { car } = useBoard()
-  const arrivals = useArrivals()
-  const supplies = useSupplies()
-  const { send } = useSend()
-  const [open, setOpen] = useState<Arrival>()
-  return (
-    <>
-      {arrivals.length > 0 && (
-        <Section title="Arrivals">
-          {arrivals.map((a) => (
-            <Button
-              key={a.id}
-              fullWidth
-              size="lg"
-              variant="default"
-              justify="space-between"
-              mb={8}
-              rightSection={<span className="soft">{car.get(a.buildId)?.name}</span>}
-              onClick={() => setOpen(a)}
-            >
-              {a.name}
-            </Button>
-          ))}
-        </Section>
-      )}
-      {supplies.length > 0 && (
-        <Section title="Supply run">
-          {supplies.map((s) => (
-            <Checkbox
-              key={s.id}
-              size="lg"
-              mb={10}
-              checked={s.boughtAt !== undefined}
-              label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
-              description={s.boughtFrom}
-              onChange={() =>
-                void send(() =>
-                  dataOf(client.POST('/api/supplies/{id}/bought', { params: { path: { id: s.id } } })),
-                )
-              }
-            />
-          ))}
-        </Section>
-      )}
-      {open && <Inspect arrival={open} onClose={() => setOpen(undefined)} />}
-    </>
-  )
-}
-
 /** What the last publishing changed for this hand, until it says that it has seen it. */
 function News({ day: mine }: { day: Schemas['MyDay'] }) {
   const { board } = useBoard()
@@ -200,17 +149,6 @@ function Leave({ role }: { role: string }) {
     >
       Sign out
     </button>
-  )
-}
-
-function Section({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <section aria-label={title} style={{ marginTop: 14 }}>
-      <h2 className="soft" style={{ margin: '0 0 6px', fontSize: 14, fontWeight: 600 }}>
-        {title}
-      </h2>
-      {children}
-    </section>
   )
 }
 

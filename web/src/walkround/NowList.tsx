@@ -101,7 +101,9 @@ export function NowList() {
             ))}
           </tbody>
         </table>
-        {held.length === 0 && <Nothing title="Nothing is held" text="All that is open waits only for hands." />}
+        {held.length === 0 && (
+          <Nothing title="Nothing is held" text="All that is open waits only for hands." />
+        )}
         {held.length > SOME_HELD && !more && (
           <button className="link small" onClick={() => setMore(true)}>
             {held.length - SOME_HELD} more

@@ -102,6 +102,7 @@ public final class ReducedShop {
                     release,
                     Optional.empty(),
                     Optional.empty(),
+                    Optional.empty(),
                     Optional.empty()));
             if (last[b] >= 0 && random.nextInt(3) > 0) {
                 links.add(Link.finishStart(new LinkId("l" + j), new WorkId("j" + last[b]), new WorkId("j" + j)));

@@ -190,6 +190,11 @@ alter table outwork
     add column price numeric(12, 2) check (price >= 0),
     add column promised_back timestamptz;
 
+-- What a job may bring to light.
+alter table job
+    add column find_chance double precision not null default 0 check (find_chance between 0 and 1),
+    add column find_minutes int not null default 0 check (find_minutes >= 0);
+
 -- Who has worked how long on a job, by the clock of start, pause and done.
 create table worked (
     id text primary key,

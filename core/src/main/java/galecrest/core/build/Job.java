@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param stationKind the kind of station it needs
  * @param oneGo whether it must be done in one go; otherwise it splits at the end of a shift
  * @param cure elapsed time after it until it counts as finished
+ * @param findings what it may bring to light; only the odds reckon with it, the plan does not
  * @param started who works on it and where, once started
  */
 public record Job(
@@ -43,7 +44,8 @@ public record Job(
         Optional<Instant> notBefore,
         Optional<Hold> hold,
         Optional<Started> started,
-        Optional<Instant> doneAt)
+        Optional<Instant> doneAt,
+        Optional<Findings> findings)
         implements Work {
     /** A job that has used up its estimate is assumed to need so much more. */
     private static final Minutes LEAST_REMAINING = Minutes.of(15);
@@ -85,6 +87,32 @@ public record Job(
         return with(theirs, remaining, other, parts, notBefore);
     }
 
+    public Job withFindings(Findings other) {
+        return new Job(
+                id,
+                build,
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                estimate,
+                remaining,
+                crew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                parts,
+                gate,
+                essential,
+                status,
+                notBefore,
+                hold,
+                started,
+                doneAt,
+                Optional.of(other));
+    }
+
     private Job with(
             Estimate anEstimate,
             Optional<Minutes> left,
@@ -112,7 +140,8 @@ public record Job(
                 earliest,
                 hold,
                 started,
-                doneAt);
+                doneAt,
+                findings);
     }
 
     /** The working time that is still to be planned. */

@@ -40,6 +40,8 @@ public final class JobSheet {
             "cure_locks",
             "gate",
             "essential",
+            "find_percent",
+            "find_min",
             "after",
             "note");
     /** A sheet without these cannot be read. */
@@ -151,7 +153,9 @@ public final class JobSheet {
                 cure(line, row),
                 choice(line, row, "cure_locks", CureLock.class, CureLock.NOTHING),
                 choice(line, row, "gate", Gate.class, Gate.EVENT),
-                yes(line, row, "essential", true));
+                yes(line, row, "essential", true),
+                number(line, row, "find_percent"),
+                number(line, row, "find_min"));
         for (Problem found : spec.problems()) {
             problem(line, column(found.field()), found.message());
         }
@@ -167,6 +171,8 @@ public final class JobSheet {
             case "highMinutes" -> "high_min";
             case "wholeCar" -> "whole_car";
             case "cureMinutes" -> "cure_h";
+            case "findPercent" -> "find_percent";
+            case "findMinutes" -> "find_min";
             default -> field;
         };
     }
@@ -182,6 +188,10 @@ public final class JobSheet {
             problem(line, column, "\"" + text + "\" is no whole number of minutes.");
             return Math.max(1, otherwise);
         }
+    }
+
+    private int number(int line, Map<String, String> row, String column) {
+        return cell(row, column).isEmpty() ? 0 : minutes(line, row, column, 0);
     }
 
     private int cure(int line, Map<String, String> row) {

@@ -10,6 +10,7 @@ import java.util.List;
  *
  * @param lowMinutes working time at best; likely and high likewise
  * @param stationKind the kind of station it needs; blank for none
+ * @param findPercent the chance that it brings more work to light, as a strip does; that work takes {@code findMinutes}
  */
 public record JobSpec(
         String name,
@@ -25,7 +26,9 @@ public record JobSpec(
         int cureMinutes,
         CureLock cureLock,
         Gate gate,
-        boolean essential) {
+        boolean essential,
+        int findPercent,
+        int findMinutes) {
     /** Longer jobs are several jobs: 20 weeks of one person. */
     private static final int MOST_MINUTES = 20 * 40 * 60;
     /** Nothing in a car cures for longer than 60 days. */
@@ -55,6 +58,14 @@ public record JobSpec(
             if (place.skill().isBlank()) {
                 problems.add(new Problem("crew", "Each hand of a job needs a skill."));
             }
+        }
+        if (!(findPercent >= 0 && findPercent <= 100)) {
+            problems.add(new Problem("findPercent", "The chance to find something is 0 to 100 %."));
+        }
+        if (!(findMinutes >= 0 && findMinutes <= MOST_MINUTES)) {
+            problems.add(new Problem("findMinutes", "What is found takes 0 to 800 h."));
+        } else if (findPercent > 0 && findMinutes == 0) {
+            problems.add(new Problem("findMinutes", "How much work is what may be found?"));
         }
         if (!(cureMinutes >= 0 && cureMinutes <= MOST_CURE_MINUTES)) {
             problems.add(new Problem("cureMinutes", "The cure time is between 0 and 60 days."));

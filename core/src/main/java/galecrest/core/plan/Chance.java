@@ -89,6 +89,8 @@ public record Chance(int trials, long seed, List<Odds> odds, List<Departure> dep
     public enum What {
         /** How long a job takes. */
         WORK,
+        /** Whether a job brings more work to light. */
+        FINDINGS,
         /** How long an outside firm takes, and whether it comes back right. */
         OUTWORK,
         /** When a part comes. */

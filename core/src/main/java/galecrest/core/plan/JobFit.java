@@ -288,11 +288,12 @@ final class JobFit {
         if (stay < 0) {
             return false;
         }
-        int last = stay;
-        while (stay >= 0) {
+        start = stays.end(stay);
+        int last = stays.lastBeforeFree(job.build(), start, work);
+        if (last >= 0) {
+            start = stays.end(last);
+        } else {
             last = stay;
-            start = stays.end(stay);
-            stay = stays.other(job.build(), start, start + work);
         }
         cause.set(Cause.STATION_TAKEN, stays.owner(last), station, start);
         return true;

@@ -1,7 +1,9 @@
 package galecrest.core.plan;
 
+import galecrest.core.build.Commitment;
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /** Makes neighbours of an order: see {@link Search}. */
 final class Neighbours {
@@ -16,7 +18,11 @@ final class Neighbours {
     private final int[] position;
     private final boolean[] marked;
     private final boolean plainOrder;
-    final boolean manyBuilds;
+    /** The jobs that more than one crew could do. */
+    private final int[] severalCrews;
+    /** Whether several builds have dates of their own; only then is a build worth moving as a whole. */
+    final boolean datesOfBuilds;
+
     private final double[] keys;
     private int[] waiters = new int[16];
     private int[] blockers = new int[16];
@@ -48,7 +54,14 @@ final class Neighbours {
             }
         }
         plainOrder = plain;
-        manyBuilds = Arrays.stream(model.tasks).mapToInt(Task::build).distinct().count() > 1;
+        severalCrews = IntStream.range(0, model.size)
+                .filter(node -> model.crews[node] != null && model.crews[node].length > 1)
+                .toArray();
+        datesOfBuilds = model.network.shop.commitments().stream()
+                        .map(Commitment::build)
+                        .distinct()
+                        .count()
+                > 1;
     }
 
     /** The list in order of the starts in its schedule: as good, and nearer to its neighbours. */
@@ -144,7 +157,7 @@ final class Neighbours {
             return;
         }
         double what = random.nextDouble();
-        if (what > 1 - OTHERS) {
+        if (severalCrews.length > 0 && what > 1 - OTHERS) {
             others();
         } else if (keptCount > 0 && what < 0.1) {
             flip();
@@ -164,7 +177,7 @@ final class Neighbours {
     private void others() {
         int node = waits > 0 && random.nextBoolean()
                 ? blockers[random.nextInt(waits)]
-                : list[free + random.nextInt(list.length - free)];
+                : severalCrews[random.nextInt(severalCrews.length)];
         int at = model.network.risks + model.size + node;
         choices[at] = model.crews[node] != null && model.crews[node].length > 1 && !choices[at];
     }
@@ -242,7 +255,7 @@ final class Neighbours {
     /** Frees part of the order and puts it in anew: a build, a pool's work, or a stretch of the list. */
     private void free() {
         int size = list.length;
-        if (manyBuilds && random.nextDouble() < WHOLE_BUILD) {
+        if (datesOfBuilds && random.nextDouble() < WHOLE_BUILD) {
             build();
             return;
         }

@@ -25,7 +25,7 @@ final class Search {
     /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
     private static final int FEW = 4;
 
-    /** How often two orders are crossed build by build, where there are several. */
+    /** How often two orders are crossed build by build, where several have dates. */
     private static final double BY_BUILDS = 0.5;
     /** How many steps back the late acceptance looks, one of these at random for each beginning. */
     private static final int[] MEMORIES = {8, 20, 60};
@@ -187,7 +187,7 @@ final class Search {
             picked = father.choices();
             if (father == mother) {
                 child = disturbed(father.list(), 0.2);
-            } else if (neighbours.manyBuilds && random.nextDouble() < BY_BUILDS) {
+            } else if (neighbours.datesOfBuilds && random.nextDouble() < BY_BUILDS) {
                 child = crossedByBuilds(father.list(), mother.list());
             } else {
                 child = population.cross(father.list(), mother.list(), Order.firstFree(model, father.list()));
@@ -226,7 +226,7 @@ final class Search {
     private int[] disturbed(int[] order, double share) {
         double[] keys = new double[model.size];
         double[] ofBuild = new double[model.size + 1];
-        boolean builds = neighbours.manyBuilds && random.nextBoolean();
+        boolean builds = neighbours.datesOfBuilds && random.nextBoolean();
         for (int build = 0; build < ofBuild.length; build++) {
             ofBuild[build] = random.nextDouble();
         }

@@ -208,6 +208,7 @@ public final class Sentences {
     public String driver(Chance.Driver driver) {
         return switch (driver.what()) {
             case WORK -> "how long " + work(new WorkId(driver.id())) + " takes";
+            case FINDINGS -> "whether " + work(new WorkId(driver.id())) + " finds more to do";
             case OUTWORK -> "when " + work(new WorkId(driver.id())) + " comes back, and whether right";
             case PART -> "when " + part(new PartId(driver.id())) + " comes";
             case AT_RISK -> "whether a start at risk must be done again";

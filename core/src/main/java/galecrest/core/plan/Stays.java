@@ -71,6 +71,26 @@ final class Stays {
         return last;
     }
 
+    /**
+     * The stay of another build after which the first stretch of so many slots is free of such stays, from a slot on; −1
+     * where it is free at once.
+     */
+    int lastBeforeFree(int build, int from, int slots) {
+        int i = before(from + slots);
+        while (i > 0 && columns[FIELDS][i - 1] > from) {
+            i--;
+        }
+        int last = -1;
+        int free = from;
+        for (; i < count && columns[0][i] < free + slots; i++) {
+            if (columns[2][i] != build && columns[1][i] > free) {
+                last = i;
+                free = columns[1][i];
+            }
+        }
+        return last;
+    }
+
     /** A claim that the wanted one cannot share the car with, the one that ends last; or −1. */
     int conflict(int from, int to, int hold, int zone, int station) {
         int last = -1;

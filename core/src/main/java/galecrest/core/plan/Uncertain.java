@@ -51,6 +51,9 @@ final class Uncertain {
             var work = model.network.works.get(node);
             if (work instanceof Job job) {
                 add(Chance.What.WORK, job.id().value(), node);
+                if (job.findings().isPresent()) {
+                    add(Chance.What.FINDINGS, job.id().value(), node);
+                }
                 List<Integer> its = new ArrayList<>();
                 if (job.status() == Status.TODO) {
                     for (PartId id : job.parts()) {
@@ -186,7 +189,16 @@ final class Uncertain {
         double left = job.remaining().isPresent()
                 ? minutes * job.remaining().get().value() / estimate.likely().value()
                 : minutes;
-        return Math.max(1, (int) Math.round(left / Grid.SLOT_MINUTES));
+        return Math.max(1, (int) Math.round(left / Grid.SLOT_MINUTES)) + found(job, number);
+    }
+
+    /** The slots that what a job brings to light takes. */
+    private int found(Job job, int number) {
+        long mark = Luck.thing(Chance.What.FINDINGS, job.id().value());
+        return job.findings()
+                .filter(f -> Luck.of(options.seed(), number, mark) > 1 - f.chance())
+                .map(f -> Grid.slotsFor(f.work().value()))
+                .orElse(0);
     }
 
     /** A turnaround, or a return; one that comes back wrong goes out again for as long as it took at best. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import galecrest.core.build.Estimate;
+import galecrest.core.build.Findings;
 import galecrest.core.build.Job;
 import galecrest.core.build.Link;
 import galecrest.core.build.Work;
@@ -86,7 +87,8 @@ class ChanceTest {
                     job.notBefore(),
                     job.hold(),
                     job.started(),
-                    job.doneAt()));
+                    job.doneAt(),
+                    job.findings()));
         }
         return shop.withWorks(works);
     }
@@ -205,5 +207,20 @@ class ChanceTest {
         for (int i = 0; i < 3; i++) {
             assertThat(dyno.offered().get(i).chance()).isCloseTo(0.24 + 0.25 * i, within(0.03));
         }
+    }
+
+    /** A strip that finds ten hours more in three of ten trials; the rest is certain. */
+    @Test
+    void whatAStripFindsCountsAsOftenAsItsChanceSays() {
+        Shops shops = shop().person("bo", "fit", ALWAYS, ALWAYS).job("strip", "car", 600, "fit");
+        ShopSnapshot plain = shops.due("test", "car", shops.instant(1, 2, 0)).snapshot();
+        ShopSnapshot shop = plain.withWorks(plain.works().stream()
+                .map(w -> (Work) ((Job) w).withFindings(new Findings(0.3, Minutes.of(600))))
+                .toList());
+        Chance.Odds odds = chance(shop, ChanceOptions.of(TRIALS, 11, 2)).odds().get(0);
+        assertThat(odds.chance()).as("without a finding it is ready 18:00").isCloseTo(0.7, within(4 * odds.error()));
+        assertThat(hours(shop, odds.p50())).isEqualTo(10);
+        assertThat(hours(shop, odds.p80())).isEqualTo(20);
+        assertThat(odds.drivers().get(0).what()).isEqualTo(Chance.What.FINDINGS);
     }
 }

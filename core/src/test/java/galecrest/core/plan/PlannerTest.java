@@ -378,6 +378,7 @@ class PlannerTest {
                 Optional.empty(),
                 Optional.of(
                         new Job.Started(shop.now().minusSeconds(3600), List.of(new PersonId("ina")), Optional.empty())),
+                Optional.empty(),
                 Optional.empty());
         ShopSnapshot going = new ShopSnapshot(
                 shop.zone(),

@@ -359,7 +359,8 @@ public final class RandomShops {
                 notBefore,
                 hold,
                 started,
-                doneAt);
+                doneAt,
+                Optional.empty());
     }
 
     /** Links from lower to higher numbers, so that they never close a circle. */

@@ -185,6 +185,7 @@ final class Shops {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty()));
         return this;
     }

@@ -163,6 +163,8 @@ public record Board(
             boolean oneGo,
             int cureMinutes,
             CureLock cureLock,
+            int findPercent,
+            int findMinutes,
             boolean finding,
             List<String> parts,
             List<String> startedBy) {}

@@ -281,6 +281,8 @@ final class BoardAssembly {
                 job.oneGo(),
                 (int) job.cure().toMinutes(),
                 job.cureLock(),
+                job.findings().map(f -> (int) Math.round(100 * f.chance())).orElse(0),
+                job.findings().map(f -> (int) f.work().value()).orElse(0),
                 row.finding(),
                 job.parts().stream().map(p -> p.value()).toList(),
                 job.started()

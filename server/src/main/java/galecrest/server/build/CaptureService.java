@@ -80,7 +80,9 @@ class CaptureService {
                 0,
                 CureLock.NOTHING,
                 Gate.EVENT,
-                true);
+                true,
+                0,
+                0);
         return new BuildController.JobForm(build, finding ? "Findings" : null, spec, null, "", List.of(), 0);
     }
 

@@ -54,6 +54,8 @@ final class CsvFile {
             cells.add(word(job.cureLock()));
             cells.add(word(job.gate()));
             cells.add(yes(job.essential()));
+            cells.add(job.findings().map(f -> "" + Math.round(100 * f.chance())).orElse(""));
+            cells.add(job.findings().map(f -> "" + f.work().value()).orElse(""));
             cells.add(links.stream()
                     .filter(l -> l.then().equals(job.id()) && refs.containsKey(l.first()))
                     .map(l -> after(l, refs.get(l.first())))

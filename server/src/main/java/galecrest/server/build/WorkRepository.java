@@ -77,9 +77,9 @@ class WorkRepository {
                 .update();
         bind(db.sql("""
                                 insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes,
-                                    high_minutes, station_kind, one_go, cure_minutes, cure_lock, finding)
+                                    high_minutes, station_kind, one_go, cure_minutes, cure_lock, find_chance, find_minutes, finding)
                                 values (:id, :zone, :onCar, :wholeCar, :low, :likely, :high, :station, :oneGo, :cure,
-                                    :lock, :finding)"""), id, spec).param("finding", finding).update();
+                                    :lock, :findPercent / 100.0, :findMinutes, :finding)"""), id, spec).param("finding", finding).update();
         insertPlaces(id, spec);
     }
 
@@ -95,7 +95,9 @@ class WorkRepository {
                 .param("station", spec.stationKind().isBlank() ? null : spec.stationKind())
                 .param("oneGo", spec.oneGo())
                 .param("cure", spec.cureMinutes())
-                .param("lock", spec.cureLock().name());
+                .param("lock", spec.cureLock().name())
+                .param("findPercent", spec.findPercent())
+                .param("findMinutes", spec.findMinutes());
     }
 
     private void insertPlaces(String id, JobSpec spec) {
@@ -133,7 +135,8 @@ class WorkRepository {
                                 update job
                                 set zone = :zone, on_car = :onCar, whole_car = :wholeCar, low_minutes = :low,
                                     likely_minutes = :likely, high_minutes = :high, station_kind = :station,
-                                    one_go = :oneGo, cure_minutes = :cure, cure_lock = :lock
+                                    one_go = :oneGo, cure_minutes = :cure, cure_lock = :lock,
+                                    find_chance = :findPercent / 100.0, find_minutes = :findMinutes
                                 where work_id = :id"""), id, spec).update();
         db.sql("delete from job_place where work_id = :id").param("id", id).update();
         insertPlaces(id, spec);

@@ -2,6 +2,7 @@ package galecrest.server.exchange;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.Commitment;
+import galecrest.core.build.Findings;
 import galecrest.core.build.Hold;
 import galecrest.core.build.Job;
 import galecrest.core.build.Link;
@@ -250,8 +251,9 @@ class SnapshotStore {
         insert(
                 """
                 insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes, high_minutes,
-                    remaining_minutes, station_kind, one_go, cure_minutes, cure_lock, started_at, station_id)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
+                    remaining_minutes, station_kind, one_go, cure_minutes, cure_lock, started_at, station_id,
+                    find_chance, find_minutes)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
                 id,
                 job.zone().name(),
                 job.onCar(),
@@ -265,7 +267,9 @@ class SnapshotStore {
                 job.cure().toMinutes(),
                 job.cureLock().name(),
                 at(job.started().map(Job.Started::at)),
-                job.started().flatMap(Job.Started::station).map(s -> s.value()).orElse(null));
+                job.started().flatMap(Job.Started::station).map(s -> s.value()).orElse(null),
+                job.findings().map(Findings::chance).orElse(0.0),
+                job.findings().map(f -> f.work().value()).orElse(0L));
         for (int place = 0; place < job.crew().size(); place++) {
             insert(
                     "insert into job_place values (?, ?, ?, ?)",

@@ -88,7 +88,9 @@ public class ChangeOrderService {
                 0,
                 CureLock.NOTHING,
                 form.gate(),
-                true);
+                true,
+                0,
+                0);
         String job = works.insertJob(
                 new BuildController.JobForm(build, "Changes", spec, null, form.note(), List.of(), 0), false);
         if (form.parts().signum() > 0) {

@@ -271,7 +271,9 @@ class OutworkService {
                 0,
                 CureLock.NOTHING,
                 row.gate() == Gate.TUNER ? Gate.ROLL_OUT : row.gate(),
-                true);
+                true,
+                0,
+                0);
         return new BuildController.JobForm(row.buildId(), "After outside work", spec, null, "", List.of(row.id()), 0);
     }
 }

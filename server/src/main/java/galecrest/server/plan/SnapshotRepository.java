@@ -9,6 +9,7 @@ import galecrest.core.build.CommitmentId;
 import galecrest.core.build.CrewPlace;
 import galecrest.core.build.CureLock;
 import galecrest.core.build.Estimate;
+import galecrest.core.build.Findings;
 import galecrest.core.build.Gate;
 import galecrest.core.build.Hold;
 import galecrest.core.build.Job;
@@ -348,7 +349,11 @@ public class SnapshotRepository {
                             optional(row, "not_before"),
                             hold(row),
                             started,
-                            optional(row, "done_at"));
+                            optional(row, "done_at"),
+                            row.getDouble("find_chance") > 0
+                                    ? Optional.of(new Findings(
+                                            row.getDouble("find_chance"), Minutes.of(row.getInt("find_minutes"))))
+                                    : Optional.empty());
                 })
                 .list();
     }
