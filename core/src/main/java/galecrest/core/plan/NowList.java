@@ -16,13 +16,14 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
  * What can be worked on this minute, for every person, and for everything that cannot, the one thing that holds it.
  *
  * @param people all people, in the order of the snapshot
- * @param held what waits for more than the hands of the shop: the soonest wanted first
+ * @param held what waits for more than the hands of the shop, and not for what has not begun: the soonest wanted first
  */
 public record NowList(List<OfPerson> people, List<Held> held) {
     public NowList {
@@ -80,7 +81,14 @@ public record NowList(List<OfPerson> people, List<Held> held) {
         Set<WorkId> ready = new HashSet<>();
         free.forEach(j -> ready.add(j.id()));
         List<Held> held = plan.placed().stream()
-                .filter(p -> !ready.contains(p.work()) && outsideTheHands(p.because()) && waits(shop, p.work()))
+                .filter(p -> !ready.contains(p.work())
+                        && outsideTheHands(p.because())
+                        && waits(shop, p.work())
+                        && p.because()
+                                .blocker()
+                                .flatMap(b -> status(shop, b))
+                                .filter(Status.TODO::equals)
+                                .isEmpty())
                 .map(p -> new Held(p.work(), p.because(), behind(model, p.work())))
                 .sorted(Comparator.comparing(Held::work, wanted))
                 .toList();
@@ -143,6 +151,10 @@ public record NowList(List<OfPerson> people, List<Held> held) {
                 || because instanceof Because.Curing
                 || because instanceof Because.Slot
                 || because instanceof Because.After after && (after.outside() || after.curing());
+    }
+
+    private static Optional<Status> status(ShopSnapshot shop, WorkId id) {
+        return shop.works().stream().filter(w -> w.id().equals(id)).findFirst().map(Work::status);
     }
 
     private static boolean waits(ShopSnapshot shop, WorkId id) {
