@@ -74,6 +74,7 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
               <th className="right">margin</th>
               <th style={{ textAlign: 'left' }}>other dates</th>
               <th className="right">to tell</th>
+              <th className="right">asks</th>
               <th />
             </tr>
           </thead>
@@ -94,6 +95,13 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
             ))}
           </tbody>
         </table>
+      )}
+      {found && found.tried.length > 0 && (
+        <p className="soft small" style={{ margin: '6px 0 0' }}>
+          The best first: the chance and the margin that it wins, less what other dates lose, for each hour
+          that it asks of people: extra work, ringing and fetching, telling those whose plan changes. What it
+          asks is our estimate.
+        </p>
       )}
     </section>
   )
@@ -146,6 +154,9 @@ function Row({ tried, onTry }: { tried: Tried; onTry?: () => void }) {
         {others.length > EFFECTS && <div className="soft">and {others.length - EFFECTS} more</div>}
       </td>
       <td className="right">{tried.told.length}</td>
+      <td className="right" style={{ whiteSpace: 'nowrap' }}>
+        {tried.bother.toFixed(1)} h
+      </td>
       <td className="right">
         {onTry && (
           <Button size="compact-sm" variant="default" onClick={onTry}>

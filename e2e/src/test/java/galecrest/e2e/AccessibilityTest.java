@@ -18,6 +18,7 @@ class AccessibilityTest extends BrowserTest {
         "mara, /walk, 1280, 800",
         "mara, /runway, 1280, 800",
         "mara, /build, 1280, 800",
+        "mara, /walk?view=now, 1280, 800",
         "mara, /desk, 1280, 800",
         "mara, /ledger, 1280, 800",
         "mara, /shop/people, 1280, 800",

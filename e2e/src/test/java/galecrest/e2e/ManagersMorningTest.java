@@ -131,4 +131,20 @@ class ManagersMorningTest extends BrowserTest {
         button(mara, "Publish").click();
         assertThat(mara.getByText(Pattern.compile("as Mara told people"))).isVisible();
     }
+
+    /** What can be worked on now, and for what cannot, who can release it. */
+    @Test
+    void theNowListSaysWhoCanReleaseWhatIsHeld() {
+        Page mara = manager();
+        mara.getByText("Now", new Page.GetByTextOptions().setExact(true)).click();
+        Locator now = region(mara, "Can be worked on now");
+        for (String person : new String[] {"Bo", "Ina", "Sef", "Kit", "Ruth"}) {
+            assertThat(now).containsText(person);
+        }
+        assertThat(now).containsText("going on");
+        Locator flange = region(mara, "What holds the rest")
+                .locator("tr", new Locator.LocatorOptions().setHasText("coated exhaust flange"));
+        assertThat(flange).containsText("Engine in for good");
+        assertThat(flange).containsText("Harbour Coatings, 555 0102");
+    }
 }

@@ -27,6 +27,9 @@ class Screenshots extends BrowserTest {
         Page mara = manager();
         mara.locator("[title^='kept in']").first().waitFor();
         shot(mara, "walkround");
+        mara.navigate(address("/walk?view=now"));
+        mara.getByText("who can release it").waitFor();
+        shot(mara, "now");
         mara.keyboard().press("p");
         shot(mara, "runway");
         mara.locator("text:has-text('now')").first().waitFor();

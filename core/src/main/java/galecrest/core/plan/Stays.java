@@ -44,11 +44,16 @@ final class Stays {
         }
     }
 
-    /** How many begin before the slot. */
+    /** How many begin before the slot; looked for from the end, because most is placed after what is there. */
     private int before(int slot) {
-        int low = 0;
-        int high = count;
         int[] from = columns[0];
+        int high = count;
+        int low = count - 1;
+        for (int step = 1; low >= 0 && from[low] >= slot; step <<= 1) {
+            high = low;
+            low -= step;
+        }
+        low = Math.max(0, low + 1);
         while (low < high) {
             int mid = (low + high) >>> 1;
             if (from[mid] < slot) {

@@ -64,10 +64,15 @@ final class Usage {
         return ended[step];
     }
 
-    /** The step that the slot lies in. */
+    /** The step that the slot lies in; looked for from the end, because most is placed after what is there. */
     int stepAt(int slot) {
-        int low = 0;
-        int high = count - 1;
+        int low = count - 1;
+        int high = low;
+        for (int step = 1; low > 0 && at[low] > slot; step <<= 1) {
+            high = low - 1;
+            low -= step;
+        }
+        low = Math.max(0, low);
         while (low < high) {
             int mid = (low + high + 1) >>> 1;
             if (at[mid] <= slot) {
