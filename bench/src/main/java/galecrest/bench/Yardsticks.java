@@ -156,7 +156,7 @@ final class Yardsticks {
         ShopSnapshot thousand = BigShop.of(BUILDS, JOBS, SEED);
         ShopSnapshot tenThousand = BigShop.of(10 * BUILDS, JOBS, SEED);
         Times small = Times.of(30, 20, round -> Planner.plan(thousand, PlanOptions.once()));
-        Times large = Times.of(4, 5, round -> Planner.plan(tenThousand, PlanOptions.once()));
+        Times large = Times.of(15, 9, round -> Planner.plan(tenThousand, PlanOptions.once()));
         row(
                 "growth: constructive plan of 10,000 jobs against 1,000",
                 "within 12×",
