@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** The API is described by the simple names of its types: two types of one name would silently become one. */
+/** The API is described by the simple names of its records: two of one name would silently become one. */
 class ApiTypesTest extends ServerTest {
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -39,7 +39,7 @@ class ApiTypesTest extends ServerTest {
         if (type instanceof ParameterizedType generic) {
             Arrays.stream(generic.getActualTypeArguments()).forEach(t -> gather(t, types));
         }
-        if (type instanceof Class<?> c && c.getName().startsWith("galecrest.") && types.add(c) && c.isRecord()) {
+        if (type instanceof Class<?> c && c.getName().startsWith("galecrest.") && c.isRecord() && types.add(c)) {
             for (RecordComponent component : c.getRecordComponents()) {
                 gather(component.getGenericType(), types);
             }
