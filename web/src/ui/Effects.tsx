@@ -14,13 +14,8 @@ const sameDay = (e: Schemas['DateEffect'], zone: string) =>
   e.afterFinish !== undefined &&
   day(e.beforeFinish, zone) === day(e.afterFinish, zone)
 
-/** Whether a margin changes by less than is told. */
-const hardly = (e: Schemas['DateEffect']) =>
-  e.beforeMinutes !== e.afterMinutes && margin(e.beforeMinutes) === margin(e.afterMinutes)
-
 /** What a change does to the dates: before and after, the worse ones in the hot colour. */
-export function Effects({ effects: all, nameOf, zone, days }: Props) {
-  const effects = all.filter((e) => !hardly(e))
+export function Effects({ effects, nameOf, zone, days }: Props) {
   if (effects.length === 0) return <span className="soft small">It moves no date.</span>
   return (
     <ul style={{ margin: '4px 0', paddingLeft: 18 }} className="small">
@@ -34,7 +29,7 @@ export function Effects({ effects: all, nameOf, zone, days }: Props) {
               ? sameDay(e, zone)
                 ? `stays as it is, ready ${day(e.afterFinish!, zone)}`
                 : `ready ${e.beforeFinish ? day(e.beforeFinish, zone) : 'not known'} → ${e.afterFinish ? day(e.afterFinish, zone) : 'not known'}`
-              : e.beforeMinutes === e.afterMinutes
+              : margin(e.beforeMinutes) === margin(e.afterMinutes)
                 ? `stays at ${margin(e.afterMinutes)}`
                 : `${margin(e.beforeMinutes)} → ${margin(e.afterMinutes)}`}
             {late && worse && ' (late)'}
