@@ -24,6 +24,7 @@ export function Slots({ id }: { id: string }) {
   const slots = query.data
   const departure = useOdds().view?.departures.find((d) => d.workId === id)
   if (!slots || (slots.offered.length === 0 && !slots.booked)) return null
+  const noteOf = (slot: string) => board.vendors.flatMap((v) => v.times).find((t) => t.id === slot)?.note
   const book = (slotId?: string) =>
     send(() => dataOf(client.POST('/api/outworks/{id}/slot', { params: { path: { id } }, body: { slotId } })))
   const nameOf = (e: Schemas['DateEffect']) => {
@@ -36,9 +37,8 @@ export function Slots({ id }: { id: string }) {
       <p className="small" style={{ margin: '0 0 6px' }}>
         {departure?.p50 && departure.p80 ? (
           <>
-            It can likely leave <b>{when(departure.p50, board.now, board.zone)}</b>, almost surely by{' '}
-            <b>{when(departure.p80, board.now, board.zone)}</b>{' '}
-            <span className="soft">(half and four of five trials)</span>.
+            It can leave by <b>{when(departure.p50, board.now, board.zone)}</b> in half of the trials, by{' '}
+            <b>{when(departure.p80, board.now, board.zone)}</b> in four of five.
           </>
         ) : (
           <span className="soft">When it can truly leave is being reckoned.</span>
@@ -60,6 +60,7 @@ export function Slots({ id }: { id: string }) {
           <div className="slot">
             <span>
               {when(s.from, board.now, board.zone)}
+              {noteOf(s.id) && <span className="soft">, {noteOf(s.id)}</span>}
               {s.missed && <b className="hot"> it misses this by the plan</b>}
             </span>
             <InTime chance={departure?.offered.find((o) => o.slotId === s.id)?.chance} />

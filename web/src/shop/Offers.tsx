@@ -128,6 +128,14 @@ export function Times({
               value={t.to}
               onChange={(e) => put(i, { to: e.currentTarget.value })}
             />
+            <TextInput
+              size="xs"
+              w={90}
+              aria-label="Note on this time"
+              placeholder="note"
+              value={t.note}
+              onChange={(e) => put(i, { note: e.currentTarget.value })}
+            />
             <ActionIcon
               variant="default"
               aria-label="Remove this time"

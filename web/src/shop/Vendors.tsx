@@ -124,7 +124,7 @@ function VendorForm({
     if (done) onClose()
   }
   return (
-    <Drawer opened onClose={onClose} position="right" size={480} title={vendor?.name ?? 'A new vendor'}>
+    <Drawer opened onClose={onClose} position="right" size={560} title={vendor?.name ?? 'A new vendor'}>
       <form onSubmit={form.onSubmit((v) => void save(v))}>
         <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
           <TextInput label="Name" {...form.getInputProps('name')} />
