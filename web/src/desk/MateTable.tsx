@@ -14,8 +14,7 @@ const SAID: Record<Mate['outcome'], string> = {
 }
 
 /** A male thread that is no fitting's: something that may be a bolt. */
-const isBolt = (side: string) =>
-  /^(m\d|#?\d+([ /]\d+)*-\d)/i.test(side.trim()) && /male/i.test(side) && !/female/i.test(side)
+const isBolt = (side: string) => /^m\d/i.test(side.trim()) && /male/i.test(side) && !/female/i.test(side)
 const threadOf = (side: string) => side.replace(/\b(male|bolt)\b/gi, '').trim()
 
 /** Both sides of every joint of a part, as people write them, and what comes of each. */

@@ -62,7 +62,7 @@ public final class Bolts {
      */
     public record Tightening(double stressArea, double proofLoad, double preload, double torque) {}
 
-    /** How a steel bolt of a metric or unified thread may be tightened. */
+    /** How a steel bolt of a metric thread may be tightened; inch bolts have other grades than these classes. */
     public static Tightening of(ThreadSize thread, PropertyClass strength, Lubrication lubrication) {
         double proof = thread.stressArea() * strength.proof(thread.diameter()) / 1000;
         double preload = SHARE_OF_PROOF * proof;

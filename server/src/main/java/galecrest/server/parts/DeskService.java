@@ -173,8 +173,12 @@ class DeskService {
     @AnyHand
     DeskController.BoltView bolt(String name, Bolts.PropertyClass strength, Bolts.Lubrication lubrication) {
         ThreadSize thread = Threads.read(name)
-                .orElseThrow(() -> new BadInput(
-                        "thread", "\"" + name + "\" is no thread of the tables; write M12x1.25 or 3/8-24."));
+                .orElseThrow(
+                        () -> new BadInput("thread", "\"" + name + "\" is no thread of the tables; write M12x1.25."));
+        if (thread.series() != ThreadSize.Series.METRIC) {
+            throw new BadInput(
+                    "thread", "Property classes are those of metric bolts; for an inch bolt go by its maker.");
+        }
         Bolts.Tightening t = Bolts.of(thread, strength, lubrication);
         return new DeskController.BoltView(thread.name(), t.stressArea(), t.proofLoad(), t.preload(), t.torque());
     }

@@ -356,5 +356,8 @@ class DeskTest extends ServerTest {
         assertThat(call(BO, "GET", "/api/bolt?thread=M12x9&strength=C8_8&lubrication=DRY", null)
                         .at("thread"))
                 .contains("no thread of the tables");
+        assertThat(call(BO, "GET", "/api/bolt?thread=3/8-24&strength=C8_8&lubrication=DRY", null)
+                        .at("thread"))
+                .contains("metric bolts");
     }
 }
