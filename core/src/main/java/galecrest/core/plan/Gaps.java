@@ -13,7 +13,9 @@ final class Gaps {
     private int[] workFrom = new int[16];
     private int[] workTo = new int[16];
     private int count;
+    private final Finger finger = new Finger();
     private int shortest;
+    private int foundTo;
     private final SlotWindows hours;
     private final int slots;
 
@@ -30,21 +32,12 @@ final class Gaps {
         workFrom[0] = 0;
         workTo[0] = hours.workBefore(slots);
         count = 1;
+        finger.reset();
     }
 
     /** The last gap that begins at the slot or before; −1 where there is none. */
     private int at(int slot) {
-        int low = -1;
-        int high = count - 1;
-        while (low < high) {
-            int mid = (low + high + 1) >>> 1;
-            if (from[mid] <= slot) {
-                low = mid;
-            } else {
-                high = mid - 1;
-            }
-        }
-        return low;
+        return finger.last(from, count, slot);
     }
 
     void take(int a, int b) {
@@ -93,16 +86,23 @@ final class Gaps {
         }
     }
 
+    /** Where the gap ends that was found last. */
+    int foundTo() {
+        return foundTo;
+    }
+
     /** The first slot at or after this one from which the person is free for so much work; or {@link SlotWindows#NEVER}. */
     int next(int slot, int work) {
         int gap = at(slot);
         if (gap >= 0 && slot < to[gap] && workTo[gap] - workFrom[gap] >= work) {
             if (workTo[gap] - hours.workBefore(slot) >= work) {
+                foundTo = to[gap];
                 return slot;
             }
         }
         for (gap++; gap < count; gap++) {
             if (workTo[gap] - workFrom[gap] >= work) {
+                foundTo = to[gap];
                 return from[gap];
             }
         }

@@ -25,7 +25,12 @@ final class JobFit {
     private int window;
     private int endFrom;
     private final Cause cause = new Cause();
+    /** The first gap of each pool of one, and where that ends. */
     private final int[] firstGap;
+
+    private final int[] firstGapTo;
+    /** Of each of the present crew, until when the gap lasts that the start lies in: till there nothing takes them. */
+    private final int[] freeTo;
     private int busyPool;
 
     /** The best place found last: null crew for none. */
@@ -45,6 +50,9 @@ final class JobFit {
         this.model = model;
         this.taken = taken;
         this.firstGap = new int[taken.gaps.length];
+        this.firstGapTo = new int[taken.gaps.length];
+        this.freeTo = new int[taken.gaps.length];
+        Arrays.fill(freeTo, UNKNOWN);
     }
 
     /**
@@ -63,7 +71,7 @@ final class JobFit {
                 continue;
             }
             for (int someStation : stations) {
-                busyUntil(first, from);
+                begin(someCrew, first, from);
                 if (earliest(task, slots, someCrew, someStation, first, endNotBefore, bestEnd) && better()) {
                     keep();
                 }
@@ -80,6 +88,7 @@ final class JobFit {
             if (gaps != null) {
                 if (firstGap[pool] == UNKNOWN) {
                     firstGap[pool] = gaps.next(from, slots);
+                    firstGapTo[pool] = gaps.foundTo();
                 }
                 if (firstGap[pool] > latest) {
                     latest = firstGap[pool];
@@ -90,8 +99,11 @@ final class JobFit {
         return latest;
     }
 
-    /** Sets the reason for a search that begins with the first gap. */
-    private void busyUntil(int first, int from) {
+    /** Sets the reason for a search that begins with the first gap, and that someone alone is free there. */
+    private void begin(Crew someCrew, int first, int from) {
+        for (int pool : someCrew.pools) {
+            freeTo[pool] = firstGapTo[pool];
+        }
         if (first > from) {
             cause.set(Cause.PERSON_BUSY, UNKNOWN, busyPool, first);
         } else {
@@ -106,6 +118,9 @@ final class JobFit {
         int laterEnd = SlotWindows.NEVER;
         later.set(Cause.SHIFT, -1, -1, 0);
         for (Crew someCrew : crews) {
+            for (int pool : someCrew.pools) {
+                freeTo[pool] = UNKNOWN;
+            }
             for (int someStation : stations) {
                 cause.set(Cause.NOTHING, -1, -1, 0);
                 if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
@@ -227,6 +242,7 @@ final class JobFit {
             if (free == SlotWindows.NEVER) {
                 return false;
             }
+            freeTo[crew.pools[i]] = gaps.foundTo();
             if (free > start) {
                 int pool = crew.pools[i];
                 cause.set(Cause.PERSON_BUSY, UNKNOWN, pool, free);
@@ -262,6 +278,9 @@ final class JobFit {
     private boolean crewBusy() {
         for (int i = 0; i < crew.pools.length; i++) {
             int pool = crew.pools[i];
+            if (end <= freeTo[pool]) {
+                continue;
+            }
             Usage usage = taken.pools[pool];
             int size = model.pools.size(pool);
             int most = size - crew.counts[i];

@@ -1,7 +1,5 @@
 package galecrest.core.plan;
 
-import java.util.PriorityQueue;
-
 /** Lists of nodes in which none comes before one that it follows: what a {@link Schedule} is made of. */
 final class Order {
     private Order() {}
@@ -13,11 +11,7 @@ final class Order {
      * @param keys the key of each node, lower first
      */
     static int[] by(Model model, double[] keys) {
-        PriorityQueue<Integer> eligible = new PriorityQueue<>((a, b) -> {
-            int byRank = Integer.compare(model.rank[a], model.rank[b]);
-            int byKey = byRank != 0 ? byRank : Double.compare(keys[a], keys[b]);
-            return byKey != 0 ? byKey : Integer.compare(a, b);
-        });
+        Heap eligible = new Heap(model, keys);
         int[] waiting = new int[model.size];
         for (int node = 0; node < model.size; node++) {
             waiting[node] = model.before[node].length;
@@ -27,7 +21,7 @@ final class Order {
         }
         int[] list = new int[model.size];
         int count = 0;
-        while (!eligible.isEmpty()) {
+        while (eligible.count > 0) {
             int node = eligible.remove();
             list[count++] = node;
             for (Network.Arc arc : model.after[node]) {
@@ -37,6 +31,54 @@ final class Order {
             }
         }
         return list;
+    }
+
+    /** A binary heap of nodes, the first by rank and key on top (Williams, 1964); the library's would box them. */
+    private static final class Heap {
+        private final int[] rank;
+        private final double[] keys;
+        private final int[] nodes;
+        private int count;
+
+        Heap(Model model, double[] keys) {
+            this.rank = model.rank;
+            this.keys = keys;
+            this.nodes = new int[model.size];
+        }
+
+        private boolean first(int a, int b) {
+            if (rank[a] != rank[b]) {
+                return rank[a] < rank[b];
+            }
+            return keys[a] != keys[b] ? keys[a] < keys[b] : a < b;
+        }
+
+        void add(int node) {
+            int at = count++;
+            while (at > 0 && first(node, nodes[(at - 1) >> 1])) {
+                nodes[at] = nodes[(at - 1) >> 1];
+                at = (at - 1) >> 1;
+            }
+            nodes[at] = node;
+        }
+
+        int remove() {
+            int top = nodes[0];
+            int node = nodes[--count];
+            int at = 0;
+            for (int child = 1; child < count; child = 2 * at + 1) {
+                if (child + 1 < count && first(nodes[child + 1], nodes[child])) {
+                    child++;
+                }
+                if (!first(nodes[child], node)) {
+                    break;
+                }
+                nodes[at] = nodes[child];
+                at = child;
+            }
+            nodes[at] = node;
+            return top;
+        }
     }
 
     /** Where the part of a list begins that may be reordered: after the last node that goes ahead of all else. */

@@ -4,6 +4,7 @@ import galecrest.core.shop.Problem;
 import galecrest.core.shop.TieBreak;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,15 +49,12 @@ public final class Planner {
                 .parallel()
                 .mapToObj(i -> search(model, options, i, watch))
                 .toList();
-        Population.Member best = searches.stream()
-                .map(Search::best)
-                .min((a, b) -> a.score().compareTo(b.score()))
+        Search best = searches.stream()
+                .min(Comparator.comparing(s -> s.best().score()))
                 .orElseThrow();
-        Schedule schedule = new Schedule(model);
-        schedule.generate(best.list(), best.choices());
         return new Thought(
-                Finished.plan(schedule, new Scorer(model)),
-                Choices.guide(model, best.list(), best.choices()),
+                best.plan(),
+                Choices.guide(model, best.best().list(), best.best().choices()),
                 searches.stream().mapToLong(Search::steps).sum());
     }
 
@@ -86,12 +84,18 @@ public final class Planner {
         return search;
     }
 
-    /** The orders to begin from: the guide's, what people were told, and the rules, that of the house's school first. */
+    /**
+     * The orders to begin from, no more than there are steps: the guide's, the rules, that of the house's school first,
+     * and what people were told.
+     */
     private static List<int[]> orders(Model model, PlanOptions options) {
         List<int[]> orders = new ArrayList<>();
         options.guide().ifPresent(g -> orders.add(Order.by(model, keys(model, g))));
         Urgency urgency = new Urgency(model.network);
         for (PriorityRule rule : rules(model.network.shop.rules().tieBreak())) {
+            if (orders.size() >= options.steps()) {
+                return orders;
+            }
             double[] keys = new double[model.size];
             Arrays.setAll(keys, node -> rule.key(urgency, node));
             orders.add(Order.by(model, keys));

@@ -79,6 +79,14 @@ final class Search {
         return best;
     }
 
+    /** The plan of the best. */
+    Plan plan() {
+        if (schedule.order != best.list() || schedule.choices != best.choices()) {
+            schedule.generate(best.list(), best.choices());
+        }
+        return Finished.plan(schedule, scorer);
+    }
+
     private Score make(int[] order, boolean[] picked) {
         schedule.generate(order, picked);
         steps++;

@@ -10,9 +10,11 @@ final class Stays {
     private static final int FIELDS = 6;
     private int[][] columns = new int[FIELDS + 1][16];
     private int count;
+    private final Finger finger = new Finger();
 
     void clear() {
         count = 0;
+        finger.reset();
     }
 
     /**
@@ -44,25 +46,9 @@ final class Stays {
         }
     }
 
-    /** How many begin before the slot; looked for from the end, because most is placed after what is there. */
+    /** How many begin before the slot. */
     private int before(int slot) {
-        int[] from = columns[0];
-        int high = count;
-        int low = count - 1;
-        for (int step = 1; low >= 0 && from[low] >= slot; step <<= 1) {
-            high = low;
-            low -= step;
-        }
-        low = Math.max(0, low + 1);
-        while (low < high) {
-            int mid = (low + high) >>> 1;
-            if (from[mid] < slot) {
-                low = mid + 1;
-            } else {
-                high = mid;
-            }
-        }
-        return low;
+        return finger.last(columns[0], count, slot - 1) + 1;
     }
 
     /** Another build's stay that overlaps the stretch, the one that ends last; or −1. */

@@ -11,6 +11,7 @@ final class Usage {
     private int[] used = new int[16];
     private int[] ended = new int[16];
     private int count;
+    private final Finger finger = new Finger();
 
     Usage() {
         clear();
@@ -21,6 +22,7 @@ final class Usage {
         used[0] = 0;
         ended[0] = -1;
         count = 1;
+        finger.reset();
     }
 
     /** Takes so many from one slot to before another, for the owner. */
@@ -64,24 +66,9 @@ final class Usage {
         return ended[step];
     }
 
-    /** The step that the slot lies in; looked for from the end, because most is placed after what is there. */
+    /** The step that the slot lies in. */
     int stepAt(int slot) {
-        int low = count - 1;
-        int high = low;
-        for (int step = 1; low > 0 && at[low] > slot; step <<= 1) {
-            high = low - 1;
-            low -= step;
-        }
-        low = Math.max(0, low);
-        while (low < high) {
-            int mid = (low + high + 1) >>> 1;
-            if (at[mid] <= slot) {
-                low = mid;
-            } else {
-                high = mid - 1;
-            }
-        }
-        return low;
+        return finger.last(at, count, slot);
     }
 
     /** The first step from this one on that begins before the slot and has more than {@code most} taken; or −1. */
