@@ -31,6 +31,7 @@ final class JobFit {
     private final int[] firstGapTo;
     /** Of each of the present crew, until when the gap lasts that the start lies in: till there nothing takes them. */
     private final int[] freeTo;
+
     private int busyPool;
 
     /** The best place found last: null crew for none. */

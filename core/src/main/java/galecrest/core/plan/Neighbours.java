@@ -11,6 +11,10 @@ final class Neighbours {
     private static final double OTHERS = 0.03;
 
     private static final double WHOLE_BUILD = 0.6;
+    private static final int AHEAD = 0;
+    private static final int SHIFT = 1;
+    private static final int FREE = 2;
+    private static final double LEAST = 0.1;
 
     private final Model model;
     private final Scorer scorer;
@@ -18,6 +22,10 @@ final class Neighbours {
     private final int[] position;
     private final boolean[] marked;
     private final boolean plainOrder;
+    private final boolean flips;
+    /** Whether each job has one crew and one station, and each of those does one thing at a time. */
+    final boolean oneByOne;
+
     /** The jobs that more than one crew could do. */
     private final int[] severalCrews;
     /** Whether several builds have dates of their own; only then is a build worth moving as a whole. */
@@ -27,6 +35,12 @@ final class Neighbours {
     private int[] waiters = new int[16];
     private int[] blockers = new int[16];
     private int waits;
+    /** A row of work on a chain that waits for the same thing, each for the next. */
+    private final int[] row;
+
+    private int rowLength;
+    private int rowKind;
+    private int rowOf;
     /** Nodes on the chains that keep to what was told. */
     private final int[] kept = new int[64];
 
@@ -37,14 +51,56 @@ final class Neighbours {
     int[] list;
 
     boolean[] choices;
+    private int kind;
+    private final Favours favours;
+
+    /** The number of different waits that the chains show; each is then there once. */
+    int distinctWaits() {
+        long[] all = new long[waits];
+        for (int i = 0; i < waits; i++) {
+            all[i] = ((long) waiters[i] << 32) | blockers[i];
+        }
+        Arrays.sort(all);
+        waits = 0;
+        for (int i = 0; i < all.length; i++) {
+            if (i == 0 || all[i] != all[i - 1]) {
+                note((int) (all[i] >> 32), (int) all[i]);
+            }
+        }
+        return waits;
+    }
+
+    int waiter(int wait) {
+        return waiters[wait];
+    }
+
+    int blocker(int wait) {
+        return blockers[wait];
+    }
+
+    /** Makes the neighbour in which what waits goes ahead of what it waits for. */
+    void ahead(int[] of, boolean[] picked, int wait) {
+        System.arraycopy(of, 0, list, 0, of.length);
+        System.arraycopy(picked, 0, choices, 0, picked.length);
+        ahead(waiters[wait], blockers[wait]);
+    }
+
+    /** Says whether the neighbour made last was better than what it was made of. */
+    void tried(boolean better) {
+        if (kind >= 0) {
+            favours.tried(kind, better);
+        }
+    }
 
     Neighbours(Model model, Scorer scorer, SplittableRandom random) {
         this.model = model;
         this.scorer = scorer;
         this.random = random;
+        favours = new Favours(3, LEAST, 0.002, random);
         position = new int[model.size];
         marked = new boolean[model.size];
         keys = new double[model.size];
+        row = new int[model.size + 1];
         list = new int[model.size];
         choices = Choices.none(model);
         boolean plain = true;
@@ -54,9 +110,13 @@ final class Neighbours {
             }
         }
         plainOrder = plain;
+        flips = model.network.risks > 0 || Arrays.stream(model.told).anyMatch(t -> t >= 0);
         severalCrews = IntStream.range(0, model.size)
                 .filter(node -> model.crews[node] != null && model.crews[node].length > 1)
                 .toArray();
+        oneByOne = severalCrews.length == 0
+                && IntStream.range(0, model.pools.count()).allMatch(pool -> model.pools.size(pool) == 1)
+                && Arrays.stream(model.stations).allMatch(its -> its == null || its.length <= 1);
         datesOfBuilds = model.network.shop.commitments().stream()
                         .map(Commitment::build)
                         .distinct()
@@ -117,26 +177,55 @@ final class Neighbours {
         return last;
     }
 
-    /** Notes the waits on the chain that ends with the node; those of a late date count four times. */
+    /**
+     * Notes what could go ahead of what on the chain that ends with the node; that of a late date counts four times. In a
+     * row of work that waits for the same thing, only a change at its ends can shorten the chain (Nowicki and Smutnicki,
+     * 1996): the last may go ahead of the one before it, and the second ahead of the first.
+     */
     private void chain(Schedule schedule, int last, boolean late) {
         int node = last;
+        rowLength = 0;
         for (int length = 0; node >= 0 && length < model.size; length++) {
             Cause cause = schedule.cause[node];
             int next = -1;
+            boolean goesOn = false;
             if (Cause.taken(cause.kind) && cause.ref >= 0 && cause.ref < model.size) {
                 next = cause.ref;
-                if (position[node] >= free && position[next] >= free) {
-                    for (int times = 0; times < (late ? 4 : 1); times++) {
-                        note(node, next);
-                    }
-                }
+                goesOn = position[node] >= free && position[next] >= free;
             } else if (cause.kind == Cause.TOLD && keptCount < kept.length) {
                 kept[keptCount++] = node;
             } else if (cause.kind == Cause.AFTER) {
                 next = model.before[node][cause.ref].from();
             }
+            boolean same = rowLength > 0 && cause.kind == rowKind && cause.aux == rowOf;
+            if (rowLength > 0 && !(goesOn && same)) {
+                row(late ? 4 : 1);
+            }
+            if (goesOn) {
+                if (rowLength == 0) {
+                    row[rowLength++] = node;
+                    rowKind = cause.kind;
+                    rowOf = cause.aux;
+                }
+                row[rowLength++] = next;
+            }
             node = next;
         }
+        if (rowLength > 0) {
+            row(late ? 4 : 1);
+        }
+    }
+
+    /** Notes the changes at the ends of a row of work, which stands in it from its last to its first. */
+    private void row(int times) {
+        int first = rowLength - 1;
+        for (int time = 0; time < times; time++) {
+            note(row[0], row[1]);
+            if (first > 1) {
+                note(row[first - 1], row[first]);
+            }
+        }
+        rowLength = 0;
     }
 
     private void note(int waiter, int blocker) {
@@ -152,6 +241,7 @@ final class Neighbours {
     void change(int[] of, boolean[] picked) {
         System.arraycopy(of, 0, list, 0, of.length);
         System.arraycopy(picked, 0, choices, 0, picked.length);
+        kind = -1;
         if (free >= of.length - 1) {
             flip();
             return;
@@ -161,15 +251,18 @@ final class Neighbours {
             others();
         } else if (keptCount > 0 && what < 0.1) {
             flip();
-        } else if (waits > 0 && what < 0.5) {
-            int wait = random.nextInt(waits);
-            ahead(waiters[wait], blockers[wait]);
-        } else if (what < 0.75) {
-            shift();
-        } else if (what < 0.95) {
-            free();
-        } else {
+        } else if (flips && what < 0.15) {
             flip();
+        } else {
+            kind = favours.pick();
+            if (kind == AHEAD && waits > 0) {
+                int wait = random.nextInt(waits);
+                ahead(waiters[wait], blockers[wait]);
+            } else if (kind == FREE) {
+                free();
+            } else {
+                shift();
+            }
         }
     }
 

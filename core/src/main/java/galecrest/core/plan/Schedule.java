@@ -92,14 +92,30 @@ final class Schedule {
 
     /** Makes the schedule of a list in which no node comes before one that it follows. */
     void generate(int[] list, boolean[] picked) {
+        begin(list, picked);
+        for (int node : list) {
+            place(node);
+        }
+    }
+
+    /** The same, but left unfinished as soon as it is certain to be worse than the floor allows; then false. */
+    boolean generate(int[] list, boolean[] picked, Floor floor) {
+        begin(list, picked);
+        for (int node : list) {
+            place(node);
+            if (!floor.allows(this, node)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void begin(int[] list, boolean[] picked) {
         order = list;
         choices = picked;
         taken.clear(model.shortestWork());
         for (int[] claim : model.stillCuring) {
             taken.cars[claim[0]].add(0, claim[3], claim[1], claim[2], -1, claim[4]);
-        }
-        for (int node : list) {
-            place(node);
         }
     }
 

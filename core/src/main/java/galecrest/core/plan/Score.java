@@ -28,7 +28,7 @@ public record Score(
         double finishing)
         implements Comparable<Score> {
     /** Differences below this are the noise of summing. */
-    private static final double NOISE = 1e-7;
+    static final double NOISE = 1e-7;
 
     private static final Comparator<Score> ORDER = Comparator.comparingInt(Score::missing)
             .thenComparing((a, b) -> compare(a.hardLateness, b.hardLateness))

@@ -98,6 +98,18 @@ final class Scorer {
         return dates[commitment].needs;
     }
 
+    /** Whether the commitment is hard. */
+    boolean hard(int commitment) {
+        return dates[commitment].hard;
+    }
+
+    /** The weighted lateness of a commitment that is finished at a slot. */
+    double lateness(int commitment, int finish) {
+        Date date = dates[commitment];
+        int late = model.calendars.shopHours().workBefore(finish) - date.due;
+        return late > 0 ? date.weight * SLOT_HOURS * late : 0;
+    }
+
     /** The builds with a date that the schedule has late. */
     Set<Integer> lateBuilds(Schedule schedule) {
         Set<Integer> late = new TreeSet<>();

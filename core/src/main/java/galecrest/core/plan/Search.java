@@ -3,6 +3,7 @@ package galecrest.core.plan;
 import java.util.Arrays;
 import java.util.Set;
 import java.util.SplittableRandom;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Improves a plan step by step; a step is one schedule made and scored. From the best order that it is offered it
@@ -16,7 +17,10 @@ import java.util.SplittableRandom;
  *   <li>an at-risk start is used or not.
  * </ul>
  * A neighbour is kept when it is no worse than the present order, or than the one of some steps ago (late acceptance;
- * Burke and Bykov, 2017). When nothing has helped for long, it begins anew from a child of the good orders found so far.
+ * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
+ * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
+ * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
+ * orders found so far.
  * Deterministic by seed and number of steps.
  */
 final class Search {
@@ -27,6 +31,8 @@ final class Search {
 
     /** How often two orders are crossed build by build, where several have dates. */
     private static final double BY_BUILDS = 0.5;
+    /** So many neighbours are tried at most before one is taken. */
+    private static final int TRIED = 30;
     /** How many steps back the late acceptance looks, one of these at random for each beginning. */
     private static final int[] MEMORIES = {8, 20, 60};
     /** After so many steps per piece of work without help it begins anew. */
@@ -36,9 +42,11 @@ final class Search {
     private final Scorer scorer;
     private final Mirror mirror;
     private final Schedule schedule;
+    private final Floor floor;
     private final SplittableRandom random;
     private final Neighbours neighbours;
     private final Population population;
+    private final Forbidden forbidden;
     private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
     private int memory = MEMORIES[0];
     private int patience = PATIENCES[0];
@@ -60,9 +68,11 @@ final class Search {
         this.scorer = new Scorer(model);
         this.mirror = new Mirror(model, scorer);
         this.schedule = new Schedule(model);
+        this.floor = new Floor(model, scorer);
         this.random = new SplittableRandom(seed);
         this.neighbours = new Neighbours(model, scorer, random);
         this.population = new Population(MEMBERS, random);
+        this.forbidden = new Forbidden(random);
         list = first;
         choices = firstChoices;
         score = make(first, firstChoices);
@@ -90,6 +100,20 @@ final class Search {
     private Score make(int[] order, boolean[] picked) {
         schedule.generate(order, picked);
         steps++;
+        return scorer.score(schedule);
+    }
+
+    /** The score of the neighbour made last; null where it is certain to be worse than the limit. */
+    private @Nullable Score makeNeighbour(@Nullable Score limit) {
+        steps++;
+        if (limit == null) {
+            schedule.generate(neighbours.list, neighbours.choices);
+        } else {
+            floor.begin(limit);
+            if (!schedule.generate(neighbours.list, neighbours.choices, floor)) {
+                return null;
+            }
+        }
         return scorer.score(schedule);
     }
 
@@ -142,16 +166,27 @@ final class Search {
         }
     }
 
-    /** One step in the neighbourhood of the present order. */
+    /** Steps on: one neighbour, or all those of one kind. */
     void step() {
         if (stale > patience * model.size) {
             anew();
         }
+        if (neighbours.oneByOne) {
+            tabu();
+        } else {
+            late();
+        }
+    }
+
+    /** One neighbour of the present order: kept when it is no worse than that, or than the one of some steps ago. */
+    private void late() {
         neighbours.change(list, choices);
-        Score its = make(neighbours.list, neighbours.choices);
         int at = steps % memory;
+        Score limit = score.compareTo(history[at]) < 0 ? history[at] : score;
+        Score its = makeNeighbour(limit);
+        neighbours.tried(its != null && its.compareTo(score) < 0);
         stale++;
-        if (its.compareTo(score) <= 0 || its.compareTo(history[at]) <= 0) {
+        if (its != null && its.compareTo(limit) <= 0) {
             int[] order = neighbours.list.clone();
             boolean[] picked = neighbours.choices.clone();
             if (its.compareTo(local.score()) < 0) {
@@ -182,8 +217,49 @@ final class Search {
         neighbours.look(schedule, list);
     }
 
+    /**
+     * All changes at the ends of rows of work on the chains, up to a number: the best is kept though it be worse, and for
+     * some steps what has gone ahead of other work must not go behind it again, unless that leads to the best so far.
+     */
+    private void tabu() {
+        int all = neighbours.distinctWaits();
+        if (all == 0) {
+            late();
+            return;
+        }
+        int[] order = list;
+        boolean[] picked = choices;
+        int number = Math.min(all, TRIED);
+        int from = random.nextInt(all);
+        int taken = random.nextInt(number);
+        Score bestOfThese = null;
+        for (int i = 0; i < number; i++) {
+            int wait = (from + i) % all;
+            neighbours.ahead(order, picked, wait);
+            Score its = makeNeighbour(bestOfThese);
+            stale++;
+            boolean record = its != null && its.compareTo(local.score()) < 0;
+            if (record) {
+                stale = 0;
+                found(neighbours.list.clone(), neighbours.choices.clone(), its);
+            }
+            if (its != null
+                    && (record || !forbidden.holds(neighbours.waiter(wait), neighbours.blocker(wait)))
+                    && (bestOfThese == null || its.compareTo(bestOfThese) < 0)) {
+                bestOfThese = its;
+                taken = i;
+            }
+        }
+        int wait = (from + taken) % all;
+        forbidden.add(neighbours.blocker(wait), neighbours.waiter(wait));
+        neighbours.ahead(order, picked, wait);
+        int[] next = neighbours.list.clone();
+        settle(next, picked, make(next, picked));
+    }
+
     private void anew() {
         population.add(local);
+        forbidden.clear();
         int[] child;
         boolean[] picked;
         if (population.size() < FEW) {
