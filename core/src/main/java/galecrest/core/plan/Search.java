@@ -103,24 +103,17 @@ final class Search {
         return scorer.score(schedule);
     }
 
-    /** The score of the neighbour made last; null where it is certain to be worse than the limit. */
-    private @Nullable Score makeNeighbour(@Nullable Score limit) {
+    /** The score of an order; null where it is certain to be worse than the limit. */
+    private @Nullable Score make(int[] order, boolean[] picked, Score limit) {
         steps++;
-        if (limit == null) {
-            schedule.generate(neighbours.list, neighbours.choices);
-        } else {
-            floor.begin(limit);
-            if (!schedule.generate(neighbours.list, neighbours.choices, floor)) {
-                return null;
-            }
-        }
-        return scorer.score(schedule);
+        floor.begin(limit);
+        return schedule.generate(order, picked, floor) ? scorer.score(schedule) : null;
     }
 
     /** Tries another order to begin with. */
     void offer(int[] order, boolean[] picked) {
-        Score its = make(order, picked);
-        if (its.compareTo(best.score()) < 0) {
+        Score its = make(order, picked, best.score());
+        if (its != null && its.compareTo(best.score()) < 0) {
             found(order, picked, its);
         }
     }
@@ -183,7 +176,7 @@ final class Search {
         neighbours.change(list, choices);
         int at = steps % memory;
         Score limit = score.compareTo(history[at]) < 0 ? history[at] : score;
-        Score its = makeNeighbour(limit);
+        Score its = make(neighbours.list, neighbours.choices, limit);
         neighbours.tried(its != null && its.compareTo(score) < 0);
         stale++;
         if (its != null && its.compareTo(limit) <= 0) {
@@ -236,7 +229,9 @@ final class Search {
         for (int i = 0; i < number; i++) {
             int wait = (from + i) % all;
             neighbours.ahead(order, picked, wait);
-            Score its = makeNeighbour(bestOfThese);
+            Score its = bestOfThese == null
+                    ? make(neighbours.list, neighbours.choices)
+                    : make(neighbours.list, neighbours.choices, bestOfThese);
             stale++;
             boolean record = its != null && its.compareTo(local.score()) < 0;
             if (record) {
