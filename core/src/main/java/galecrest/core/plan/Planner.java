@@ -85,13 +85,14 @@ public final class Planner {
     }
 
     /**
-     * The orders to begin from, no more than there are steps: the guide's, the rules, that of the house's school first,
-     * and what people were told.
+     * The orders to begin from, no more than there are steps: the guide's, what people were told, mended, and the rules,
+     * that of the house's school first.
      */
     private static List<int[]> orders(Model model, PlanOptions options) {
         List<int[]> orders = new ArrayList<>();
         options.guide().ifPresent(g -> orders.add(Order.by(model, keys(model, g))));
         Urgency urgency = new Urgency(model.network);
+        model.network.shop.published().ifPresent(told -> orders.add(Order.by(model, Repair.keys(model, urgency, told))));
         for (PriorityRule rule : rules(model.network.shop.rules().tieBreak())) {
             if (orders.size() >= options.steps()) {
                 return orders;
@@ -100,7 +101,6 @@ public final class Planner {
             Arrays.setAll(keys, node -> rule.key(urgency, node));
             orders.add(Order.by(model, keys));
         }
-        model.network.shop.published().ifPresent(told -> orders.add(Order.by(model, keys(model, urgency, told))));
         return orders;
     }
 
@@ -123,18 +123,6 @@ public final class Planner {
         double[] keys = new double[model.size];
         Arrays.setAll(
                 keys, node -> places.getOrDefault(model.network.works.get(node).id(), places.size()));
-        return keys;
-    }
-
-    private static double[] keys(Model model, Urgency urgency, Plan told) {
-        double[] keys = new double[model.size];
-        Arrays.setAll(keys, node -> Urgency.FAR + urgency.latestStart(node));
-        for (Plan.Placed placed : told.placed()) {
-            Integer node = model.network.index.get(placed.work());
-            if (node != null) {
-                keys[node] = model.grid.atOrAfter(placed.start());
-            }
-        }
         return keys;
     }
 
