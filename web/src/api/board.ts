@@ -55,22 +55,29 @@ export function useBoardQuery() {
   return { ...query, data }
 }
 
+/** The number of the last change that the board has. */
+export function useKnownChange() {
+  const queries = useQueryClient()
+  return useCallback(() => queries.getQueryData<Board>(BOARD)?.change ?? 0, [queries])
+}
+
 /**
  * Fetches the board anew, and then what hangs on it: what is looked at comes before what is looked up. For a change of
  * which the number is known, a board that has it already, or that is on its way, is not asked for twice.
  */
 export function useRefresh() {
   const queries = useQueryClient()
+  const known = useKnownChange()
   return useCallback(
     async (change?: number) => {
-      const missing = () => change === undefined || (queries.getQueryData<Board>(BOARD)?.change ?? 0) < change
+      const missing = () => change === undefined || known() < change
       if (change !== undefined && missing()) {
         await queries.invalidateQueries({ queryKey: BOARD }, { cancelRefetch: false })
       }
       if (missing()) await queries.invalidateQueries({ queryKey: BOARD })
       await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== BOARD[0] })
     },
-    [queries],
+    [queries, known],
   )
 }
 

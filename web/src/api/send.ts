@@ -1,11 +1,12 @@
 import { notifications } from '@mantine/notifications'
 import { useCallback, useState } from 'react'
-import { useRefresh } from './board'
+import { useKnownChange, useRefresh } from './board'
 import { ProblemError } from './client'
 
 /** Sends a change; shows what went wrong, at the fields where the form gives a place for it. */
 export function useSend() {
   const refresh = useRefresh()
+  const known = useKnownChange()
   const [busy, setBusy] = useState(false)
   const send = useCallback(
     async <T>(
@@ -14,8 +15,10 @@ export function useSend() {
     ): Promise<T | undefined> => {
       setBusy(true)
       try {
+        const before = known()
         const result = await change()
-        await refresh()
+        // What is heard of the change may have begun to fetch the board already; that is not done twice.
+        await refresh(before + 1)
         return result
       } catch (error) {
         const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
@@ -27,7 +30,7 @@ export function useSend() {
         setBusy(false)
       }
     },
-    [refresh],
+    [refresh, known],
   )
   return { send, busy }
 }

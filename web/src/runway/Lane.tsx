@@ -1,10 +1,10 @@
-import { memo, useRef, useState } from 'react'
+import { memo, useMemo, useRef, useState } from 'react'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { type Odds, useOdds } from '../api/thinking'
-import { fitted, labelRoom, rows, STRANDS, strandOf, twists } from './rope'
-import type { LaneOf } from './lanes'
+import { type LaneOf, sameLane } from './lanes'
+import { fitted, labelRoom, ropePaths, rows, STRANDS, strandOf } from './rope'
 import type { DayScale } from './scale'
 
 const CLOSED = 46
@@ -79,7 +79,14 @@ export const Lane = memo(function Lane(props: Props) {
       <line x1={-9999} x2={99999} y1={height - 1} y2={height - 1} stroke="var(--grid)" />
     </g>
   )
-})
+}, alike)
+
+/** Whether nothing differs that a lane shows. */
+function alike(a: Props, b: Props): boolean {
+  return (Object.keys(a) as (keyof Props)[]).every((key) =>
+    key === 'lane' ? sameLane(a.lane, b.lane) : a[key] === b[key],
+  )
+}
 
 /** Where the finish may fall: from 5 to 95 % of the trials, thick from half to 80 %; hot past the date. */
 function Whisker({ odds, due, x, y }: { odds?: Odds; due: string; x: Drawn['x']; y: number }) {
@@ -107,11 +114,11 @@ function Whisker({ odds, due, x, y }: { odds?: Odds; due: string; x: Drawn['x'];
 
 type Drawn = Props & { x: (at: string | number) => number }
 
-function Rope({ lane, x, chain, onOpen }: Drawn) {
-  const { board } = useBoard()
+function Rope({ lane, x, scale, pixels, chain, onOpen }: Drawn) {
   const works = lane.works
+  const paths = useMemo(() => ropePaths(works, scale.units, thickness), [works, scale])
   if (works.length === 0) return null
-  const starts = works.map((w) => Math.max(Date.parse(w.placed!.start), Date.parse(board.now)))
+  const starts = works.map((w) => Math.max(Date.parse(w.placed!.start), Date.parse(lane.now)))
   const ends = works.map((w) => Date.parse(w.placed!.ready))
   const middle = CLOSED / 2
   return (
@@ -158,17 +165,11 @@ function Rope({ lane, x, chain, onOpen }: Drawn) {
           </rect>
         ) : null
       })}
-      {twists(works).map((t) => (
-        <rect
-          key={t.from}
-          x={x(t.from)}
-          width={Math.max(1, x(t.to) - x(t.from))}
-          y={middle - thickness(t.hands) / 2}
-          height={thickness(t.hands)}
-          fill="var(--quiet)"
-          opacity={t.hands > 1 ? 0.95 : 0.72}
-        />
-      ))}
+      <g transform={`translate(0 ${middle}) scale(${pixels} 1)`}>
+        {paths.map((path) => (
+          <path key={path.hands} d={path.d} fill="var(--quiet)" opacity={path.hands > 1 ? 0.95 : 0.72} />
+        ))}
+      </g>
       {works
         .filter((w) => chain.has(w.id))
         .flatMap((w) =>
@@ -192,29 +193,17 @@ function Rope({ lane, x, chain, onOpen }: Drawn) {
 
 /** Arrivals: a small mark that points at the instant. */
 function Arrivals({ lane, x, y }: { lane: LaneOf; x: Drawn['x']; y: number }) {
-  const { board } = useBoard()
-  return (
-    <>
-      {board.parts
-        .filter(
-          (p) =>
-            p.buildId === lane.car.id &&
-            p.arrivalLikely &&
-            !['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(p.state),
-        )
-        .map((p) => (
-          <path
-            key={p.id}
-            d={`M ${x(p.arrivalLikely!)} ${y - 7} l 5 8 h -10 Z`}
-            fill="var(--card)"
-            stroke="var(--ink)"
-            strokeWidth="1.3"
-          >
-            <title>{`${p.name} arrives`}</title>
-          </path>
-        ))}
-    </>
-  )
+  return lane.coming.map((p) => (
+    <path
+      key={p.id}
+      d={`M ${x(p.arrivalLikely!)} ${y - 7} l 5 8 h -10 Z`}
+      fill="var(--card)"
+      stroke="var(--ink)"
+      strokeWidth="1.3"
+    >
+      <title>{`${p.name} arrives`}</title>
+    </path>
+  ))
 }
 
 function Strands(props: Drawn) {

@@ -11,7 +11,7 @@ import { Days } from './Days'
 import { Lane, laneHeight } from './Lane'
 import { LaneLabels } from './LaneLabels'
 import { lanesOf } from './lanes'
-import { Loads, loadsHeight } from './Loads'
+import { LoadBars, LoadLabels, loadsHeight } from './Loads'
 import { Patterns } from './Patterns'
 import { SkillWeeks } from './SkillWeeks'
 import { ScoreSheet } from './ScoreSheet'
@@ -49,7 +49,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
   const onPick = useCallback((id: string) => put({ work: id }), [put])
   const onOpen = useCallback((id: string) => toggle('car', id), [toggle])
   const onDate = useCallback((id: string) => toggle('date', id), [toggle])
-  const lanes = useMemo(() => lanesOf(board.cars, board.works, board.commitments), [board])
+  const lanes = useMemo(() => lanesOf(board), [board])
   const drag = useDrag(pixels, pan)
   if (lanes.length === 0)
     return <Nothing title="No cars yet" text="The runway shows the cars once there are builds." />
@@ -168,7 +168,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
                   </g>
                 ))}
                 <g transform={`translate(0 ${loadsTop})`}>
-                  <Loads scale={scale} pixels={pixels} part="bars" />
+                  <LoadBars scale={scale} pixels={pixels} />
                 </g>
               </g>
             </g>
@@ -193,13 +193,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
               strokeWidth="1.6"
             />
             <g transform={`translate(0 ${loadsTop})`}>
-              <Loads
-                scale={scale}
-                pixels={pixels}
-                part="labels"
-                width={LABELS}
-                right={width - MARGINS + 10}
-              />
+              <LoadLabels width={LABELS} right={width - MARGINS + 10} />
             </g>
           </svg>
         )}
@@ -211,7 +205,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
         tick is the date. Click a rope to open it, a margin for its chain; drag a job of an open rope to pin
         it.
       </p>
-      <WhatMoved opened={said} account={account} onClose={() => setSaid(false)} />
+      {said && <WhatMoved account={account} onClose={() => setSaid(false)} />}
       <ScoreSheet opened={score} onClose={() => setScore(false)} />
     </>
   )

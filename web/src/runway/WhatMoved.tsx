@@ -1,30 +1,28 @@
-import { Button, Modal, SegmentedControl } from '@mantine/core'
+import { Button, Loader, Modal, SegmentedControl } from '@mantine/core'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 
 /** The draft against what people were told, by person or by car; publish it, or drop what is only about the plan. */
-export function WhatMoved({
-  opened,
-  account,
-  onClose,
-}: {
-  opened: boolean
-  account: Schemas['Account']
-  onClose: () => void
-}) {
-  const { draft } = useBoard().board
+export function WhatMoved({ account, onClose }: { account: Schemas['Account']; onClose: () => void }) {
+  const { draft, change } = useBoard().board
+  const moved = useQuery({
+    queryKey: ['moved', change],
+    queryFn: () => dataOf(client.GET('/api/plan/moved')),
+    placeholderData: keepPreviousData,
+  })
   const [by, setBy] = useState('person')
   const { send, busy } = useSend()
-  const groups = by === 'person' ? draft.byPerson : draft.byCar
+  const groups = (by === 'person' ? moved.data?.byPerson : moved.data?.byCar) ?? []
   const done = (path: '/api/plan/publish' | '/api/plan/discard') =>
     void send(async () => {
       await dataOf(client.POST(path))
       onClose()
     })
   return (
-    <Modal opened={opened} onClose={onClose} title="What moved since people were told" size="lg">
+    <Modal opened onClose={onClose} title="What moved since people were told" size="lg">
       {draft.thawed.length > 0 && (
         <div className="panel" style={{ borderColor: 'var(--hot)', marginBottom: 10 }}>
           <span className="strong hot">Frozen, but it could not stay:</span>
@@ -51,7 +49,9 @@ export function WhatMoved({
           </ul>
         </section>
       ))}
-      {groups.length === 0 && <p className="soft">Nothing. People work to this plan.</p>}
+      {moved.isPending && <Loader size="sm" mt="sm" aria-label="Loading" />}
+      {moved.isError && <p className="hot">{moved.error.message}</p>}
+      {moved.data && groups.length === 0 && <p className="soft">Nothing. People work to this plan.</p>}
       {account.role === 'MANAGER' && (
         <div style={{ display: 'flex', gap: 8, marginTop: 16 }}>
           <Button loading={busy} disabled={draft.moved === 0} onClick={() => done('/api/plan/publish')}>

@@ -33,6 +33,28 @@ export function twists(works: Work[]): Twist[] {
   return result
 }
 
+/**
+ * The twists of a rope as one path for each number of hands, around the height 0 and in units of the scale, so that a zoom
+ * need not draw them anew.
+ */
+export function ropePaths(
+  works: Work[],
+  units: (at: number) => number,
+  thickness: (hands: number) => number,
+): { hands: number; d: string }[] {
+  const paths = new Map<number, string>()
+  for (const { from, to, hands } of twists(works)) {
+    const x = units(from)
+    const width = units(to) - x
+    const thick = thickness(hands)
+    paths.set(
+      hands,
+      `${paths.get(hands) ?? ''}M${x.toFixed(4)} ${-thick / 2}h${width.toFixed(4)}v${thick}h${(-width).toFixed(4)}z`,
+    )
+  }
+  return [...paths].map(([hands, d]) => ({ hands, d }))
+}
+
 /** The strand that a work lies in when a rope is opened. */
 export type Strand =
   'front' | 'engine bay' | 'cockpit' | 'underside' | 'rear' | 'whole car' | 'bench' | 'outside'

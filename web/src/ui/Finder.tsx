@@ -1,5 +1,5 @@
 import { Spotlight, spotlight, type SpotlightActionData } from '@mantine/spotlight'
-import { useMemo } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
@@ -8,7 +8,13 @@ export const openFinder = () => spotlight.open()
 
 /** Finds any car, job, part, person or action. */
 export function Finder({ account }: { account: Schemas['Account'] }) {
-  const { board, car } = useBoard()
+  const present = useBoard()
+  // The board as it was when the finder was opened last: a closed finder has nothing to do at each change.
+  const [{ board, car }, look] = useState(present)
+  const latest = useRef(present)
+  useEffect(() => {
+    latest.current = present
+  })
   const navigate = useNavigate()
   const actions = useMemo(() => {
     const all: SpotlightActionData[] = [
@@ -65,14 +71,18 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
     }
     return all
   }, [board, car, navigate, account.role])
-  return (
-    <Spotlight
-      actions={actions}
-      limit={12}
-      shortcut={null}
-      scrollable
-      nothingFound="Nothing of that name in the shop."
-      searchProps={{ placeholder: 'A car, job, part, person or action' }}
-    />
+  return useMemo(
+    () => (
+      <Spotlight
+        actions={actions}
+        limit={12}
+        shortcut={null}
+        scrollable
+        nothingFound="Nothing of that name in the shop."
+        searchProps={{ placeholder: 'A car, job, part, person or action' }}
+        onSpotlightOpen={() => look(latest.current)}
+      />
+    ),
+    [actions],
   )
 }

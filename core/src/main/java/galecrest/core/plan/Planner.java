@@ -92,7 +92,10 @@ public final class Planner {
         List<int[]> orders = new ArrayList<>();
         options.guide().ifPresent(g -> orders.add(Order.by(model, keys(model, g))));
         Urgency urgency = new Urgency(model.network);
-        model.network.shop.published().ifPresent(told -> orders.add(Order.by(model, Repair.keys(model, urgency, told))));
+        model.network
+                .shop
+                .published()
+                .ifPresent(told -> orders.add(Order.by(model, Repair.keys(model, urgency, told))));
         for (PriorityRule rule : rules(model.network.shop.rules().tieBreak())) {
             if (orders.size() >= options.steps()) {
                 return orders;

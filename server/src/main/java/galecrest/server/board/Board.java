@@ -45,8 +45,6 @@ public record Board(
     /**
      * How the plan differs from what people were told.
      *
-     * @param byPerson the difference in words, by who must be told
-     * @param byCar the same by car
      * @param thawed work whose day is frozen but that could not stay as told, with the reason
      */
     public record Draft(
@@ -54,12 +52,7 @@ public record Board(
             @Nullable String publishedBy,
             int moved,
             List<String> toTell,
-            List<Moves> byPerson,
-            List<Moves> byCar,
             List<String> thawed) {}
-
-    /** What moved for one person or one car, a line a piece of work. */
-    public record Moves(String name, List<String> said) {}
 
     /** What the manager wants to hear first in the morning. */
     public record Brief(

@@ -1,6 +1,5 @@
 package galecrest.server.board;
 
-import galecrest.core.build.BuildId;
 import galecrest.core.build.Job;
 import galecrest.core.build.LinkId;
 import galecrest.core.build.Outwork;
@@ -86,37 +85,9 @@ final class BoardAssembly {
                 published.map(PlanService.Published::by).orElse(null),
                 difference.map(d -> d.moved().size()).orElse(0),
                 difference.map(d -> names(d.toTell())).orElse(List.of()),
-                difference.map(this::byPerson).orElse(List.of()),
-                difference.map(this::byCar).orElse(List.of()),
                 plan.thawed().stream()
                         .map(t -> words.work(t.work()) + ": " + t.reason())
                         .toList());
-    }
-
-    private List<Board.Moves> byPerson(PlanDifference difference) {
-        return shop.people().stream()
-                .map(p -> new Board.Moves(
-                        p.name(),
-                        difference.moved().stream()
-                                .filter(m -> m.concerns().contains(p.id()))
-                                .map(words::moved)
-                                .toList()))
-                .filter(m -> !m.said().isEmpty())
-                .toList();
-    }
-
-    private List<Board.Moves> byCar(PlanDifference difference) {
-        Map<WorkId, BuildId> builds = new HashMap<>();
-        shop.works().forEach(w -> builds.put(w.id(), w.build()));
-        return shop.builds().stream()
-                .map(b -> new Board.Moves(
-                        b.called(),
-                        difference.moved().stream()
-                                .filter(m -> b.id().equals(builds.get(m.work())))
-                                .map(words::moved)
-                                .toList()))
-                .filter(m -> !m.said().isEmpty())
-                .toList();
     }
 
     private List<String> names(Set<PersonId> ids) {

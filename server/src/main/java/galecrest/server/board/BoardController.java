@@ -35,6 +35,11 @@ class BoardController {
         return boards.board();
     }
 
+    @GetMapping("/plan/moved")
+    WhatMoved moved() {
+        return boards.moved();
+    }
+
     @GetMapping("/ahead")
     AheadService.Ahead ahead() {
         return ahead.ahead();

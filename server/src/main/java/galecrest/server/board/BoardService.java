@@ -4,6 +4,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.Sentences;
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
 import galecrest.server.access.Who;
 import galecrest.server.plan.PlanService;
@@ -49,6 +50,15 @@ public class BoardService {
             known = fresh;
         }
         return fresh;
+    }
+
+    /** The draft against what people were told, in words. */
+    @LeadOrManager
+    public WhatMoved moved() {
+        PlanService.Current current = plans.current();
+        return plans.unpublished(current)
+                .map(difference -> WhatMoved.of(current.shop(), difference))
+                .orElse(new WhatMoved(List.of(), List.of()));
     }
 
     /** What a hand has on: going on now, next today and tomorrow, later. */

@@ -11,6 +11,7 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -21,6 +22,12 @@ class PublishedRepository {
 
     private final JdbcClient db;
     private final ObjectMapper json;
+    /** The plan and the order read last: both are asked for with each change, and seldom are others. */
+    private volatile @Nullable Told known;
+
+    private volatile @Nullable ReadGuide knownGuide;
+
+    private record ReadGuide(String text, Guide guide) {}
 
     PublishedRepository(JdbcClient db, ObjectMapper json) {
         this.db = db;
@@ -31,7 +38,21 @@ class PublishedRepository {
     record Told(String id, Instant at, String by, Plan plan) {}
 
     Optional<Told> last() {
-        return db.sql("select * from published_plan order by at desc limit 1")
+        Told last = known;
+        Optional<String> id = db.sql("select id from published_plan order by at desc limit 1")
+                .query(String.class)
+                .optional();
+        if (last != null && id.equals(Optional.of(last.id()))) {
+            return Optional.of(last);
+        }
+        Optional<Told> read = id.flatMap(this::find);
+        known = read.orElse(null);
+        return read;
+    }
+
+    private Optional<Told> find(String id) {
+        return db.sql("select * from published_plan where id = :id")
+                .param("id", id)
                 .query(this::told)
                 .optional();
     }
@@ -79,14 +100,23 @@ class PublishedRepository {
 
     Optional<Guide> guide() {
         return db.sql("select guide from plan_guide")
-                .query((row, n) -> {
-                    try {
-                        return CORE.readValue(row.getString("guide"), Guide.class);
-                    } catch (JsonProcessingException e) {
-                        throw new IllegalStateException("The guide cannot be read.", e);
-                    }
-                })
-                .optional();
+                .query(String.class)
+                .optional()
+                .map(this::read);
+    }
+
+    private Guide read(String text) {
+        ReadGuide last = knownGuide;
+        if (last != null && last.text().equals(text)) {
+            return last.guide();
+        }
+        try {
+            Guide guide = CORE.readValue(text, Guide.class);
+            knownGuide = new ReadGuide(text, guide);
+            return guide;
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("The guide cannot be read.", e);
+        }
     }
 
     void saveGuide(Guide guide) {
