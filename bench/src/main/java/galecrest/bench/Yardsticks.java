@@ -39,10 +39,11 @@ final class Yardsticks {
         rows.add(row);
     }
 
-    static List<String> measure(Optional<Path> instances) {
+    static List<String> measure(Optional<Path> instances) throws IOException {
         Yardsticks yardsticks = new Yardsticks();
         instances.ifPresent(yardsticks::classics);
         yardsticks.largeShop();
+        yardsticks.runway();
         yardsticks.growth();
         yardsticks.generalSolver();
         return yardsticks.rows;
@@ -150,6 +151,13 @@ final class Yardsticks {
                 "the same shop, 1,000 Monte Carlo trials",
                 "≤ 4 s on two cores",
                 String.format(Locale.ROOT, "median %.1f s", trials.median() / 1000));
+    }
+
+    private void runway() throws IOException {
+        for (String row : RunwaySpeed.measure(BigShop.of(BUILDS, JOBS, SEED))) {
+            System.out.println(row);
+            rows.add(row);
+        }
     }
 
     private void growth() {
