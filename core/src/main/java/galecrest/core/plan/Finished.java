@@ -63,7 +63,7 @@ final class Finished {
                         .toList(),
                 List.copyOf(early),
                 thawed,
-                new Outlooks(schedule, scorer, reasons).all(),
+                new Outlooks(schedule, scorer).all(),
                 score);
     }
 

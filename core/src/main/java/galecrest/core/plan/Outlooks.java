@@ -15,13 +15,11 @@ final class Outlooks {
     private final Network network;
     private final Schedule schedule;
     private final Scorer scorer;
-    private final Reasons reasons;
 
-    Outlooks(Schedule schedule, Scorer scorer, Reasons reasons) {
+    Outlooks(Schedule schedule, Scorer scorer) {
         this.scorer = scorer;
         this.network = schedule.model.network;
         this.schedule = schedule;
-        this.reasons = reasons;
     }
 
     List<Plan.Outlook> all() {
@@ -61,11 +59,11 @@ final class Outlooks {
 
     private List<WorkId> chain(int last) {
         Set<WorkId> chain = new LinkedHashSet<>();
-        Integer node = last;
-        while (node != null
+        int node = last;
+        while (node >= 0
                 && schedule.planned(node)
                 && chain.add(network.works.get(node).id())) {
-            node = reasons.of(node).blocker().map(network.index::get).orElse(null);
+            node = schedule.blocker(node);
         }
         return List.copyOf(chain);
     }
