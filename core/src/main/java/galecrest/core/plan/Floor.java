@@ -2,6 +2,8 @@ package galecrest.core.plan;
 
 import galecrest.core.build.Link;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.PriorityQueue;
 
 /**
  * The least hard lateness that a schedule in the making can still come to: of each node that is placed, what must follow
@@ -26,27 +28,39 @@ final class Floor {
         lateness = new double[count];
         dates = new int[model.size][0];
         tails = new int[model.size][0];
+        int[] place = new int[model.size];
         int[] order = model.network.inOrder();
+        for (int i = 0; i < order.length; i++) {
+            place[order[i]] = i;
+        }
         int[] tail = new int[model.size];
+        Arrays.fill(tail, -1);
         for (int date = 0; date < count; date++) {
-            if (!scorer.hard(date)) {
-                continue;
+            if (scorer.hard(date)) {
+                tails(model, date, order, place, tail);
             }
-            Arrays.fill(tail, -1);
-            for (int node : scorer.needs(date)) {
-                tail[node] = 0;
-            }
-            for (int i = order.length - 1; i >= 0; i--) {
-                int node = order[i];
-                for (Network.Arc arc : model.after[node]) {
-                    boolean follows = arc.type() == Link.Type.FINISH_START && arc.risk() < 0 && arc.lag() >= 0;
-                    if (follows && tail[arc.to()] >= 0) {
-                        tail[node] = Math.max(tail[node], arc.lag() + length(model, arc.to()) + tail[arc.to()]);
+        }
+    }
+
+    /** Goes back from what a date needs, the last in the order of the network first. */
+    private void tails(Model model, int date, int[] order, int[] place, int[] tail) {
+        PriorityQueue<Integer> open = new PriorityQueue<>(Comparator.reverseOrder());
+        for (int node : scorer.needs(date)) {
+            tail[node] = 0;
+            open.add(place[node]);
+        }
+        while (!open.isEmpty()) {
+            int node = order[open.remove()];
+            dates[node] = with(dates[node], date);
+            tails[node] = with(tails[node], tail[node]);
+            int length = length(model, node) + tail[node];
+            tail[node] = -1;
+            for (Network.Arc arc : model.before[node]) {
+                if (arc.type() == Link.Type.FINISH_START && arc.risk() < 0 && arc.lag() >= 0) {
+                    if (tail[arc.from()] < 0) {
+                        open.add(place[arc.from()]);
                     }
-                }
-                if (tail[node] >= 0) {
-                    dates[node] = with(dates[node], date);
-                    tails[node] = with(tails[node], tail[node]);
+                    tail[arc.from()] = Math.max(tail[arc.from()], arc.lag() + length);
                 }
             }
         }
