@@ -55,6 +55,16 @@ export function useBoardQuery() {
   return { ...query, data }
 }
 
+const MOST_TO_PAINT_MILLIS = 300
+
+/** Until the browser has painted what it knows now; a window that nobody sees paints nothing and is not waited for. */
+function painted(): Promise<void> {
+  return new Promise((done) => {
+    requestAnimationFrame(() => setTimeout(done))
+    setTimeout(done, MOST_TO_PAINT_MILLIS)
+  })
+}
+
 /** The number of the last change that the board has. */
 export function useKnownChange() {
   const queries = useQueryClient()
@@ -75,6 +85,7 @@ export function useRefresh() {
         await queries.invalidateQueries({ queryKey: BOARD }, { cancelRefetch: false })
       }
       if (missing()) await queries.invalidateQueries({ queryKey: BOARD })
+      await painted()
       await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== BOARD[0] })
     },
     [queries, known],

@@ -46,8 +46,7 @@ final class RunwaySpeed {
             "--disable-sync");
 
     /** Notes when the click is made and when, after the board with it has been painted, the browser is free again. */
-    private static final String WATCH =
-            """
+    private static final String WATCH = """
             pinned => {
               const seen = (window.seen = {})
               addEventListener('click', () => { seen.click = performance.now() }, { once: true, capture: true })
@@ -64,8 +63,7 @@ final class RunwaySpeed {
               observer.observe(document.body, { subtree: true, childList: true, characterData: true })
             }""";
 
-    private static final String FRAMES =
-            """
+    private static final String FRAMES = """
             () => {
               const frames = (window.frames_ = [])
               window.watching = true

@@ -62,6 +62,7 @@ class Thinker {
     private final PlanService plans;
     private final Journal journal;
     private final JobSheetService sheets;
+    private final Courtesy courtesy;
     private final String name = NewId.next();
     private final ObjectMapper core = CoreJson.mapper();
     private final Thread thread = new Thread(this::run, "thinker");
@@ -75,7 +76,8 @@ class Thinker {
     private volatile boolean stopping;
     private volatile boolean goOn;
 
-    Thinker(ThoughtRepository queue, PlanService plans, Journal journal, JobSheetService sheets) {
+    Thinker(ThoughtRepository queue, PlanService plans, Journal journal, JobSheetService sheets, Courtesy courtesy) {
+        this.courtesy = courtesy;
         this.sheets = sheets;
         this.queue = queue;
         this.plans = plans;
@@ -179,10 +181,17 @@ class Thinker {
         }
     }
 
+    /** Whether the present thought is still wanted; asked often, and people who ask for something go first. */
+    private boolean goesOn() {
+        courtesy.letPass();
+        return goOn;
+    }
+
     private @Nullable Object chance() {
         PlanService.Current now = plans.current();
-        return Simulation.of(now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goOn)
-                .flatMap(c -> Harm.of(now.shop(), now.guide(), () -> goOn)
+        return Simulation.of(
+                        now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goesOn())
+                .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOn)
                         .map(h -> OddsView.of(now.change(), now.shop(), c, h)))
                 .orElse(null);
     }
@@ -195,13 +204,13 @@ class Thinker {
         Planner.Thought found = Planner.think(
                 tried.shop(),
                 PlanOptions.interactive(tried.shop()).from(Optional.of(now.guide())),
-                (steps, score) -> goOn);
+                (steps, score) -> goesOn());
         return Simulation.of(
                         tried.shop(),
                         found.plan(),
                         found.guide(),
                         ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
-                        done -> goOn)
+                        done -> goesOn())
                 .map(chance -> PromiseView.of(chance, tried.end()))
                 .orElse(null);
     }
@@ -229,7 +238,7 @@ class Thinker {
                 new CommitmentId(thought.subject()),
                 ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
                 progress -> {
-                    if (!goOn) {
+                    if (!goesOn()) {
                         throw new Rescue.Cancelled();
                     }
                     RescueView view = RescueView.of(core, progress.done(), progress.all(), progress.tried());
@@ -262,7 +271,7 @@ class Thinker {
                     double seconds = (System.nanoTime() - start) / 1e9;
                     Score least = best.accumulateAndGet(score, (a, b) -> b.compareTo(a) < 0 ? b : a);
                     news.set(new Progress(steps, before, Said.of(least), seconds));
-                    return goOn && seconds < thought.seconds();
+                    return goesOn() && seconds < thought.seconds();
                 });
         double seconds = (System.nanoTime() - start) / 1e9;
         if (!stopping && found.plan().score().compareTo(now.plan().score()) < 0) {

@@ -1,0 +1,68 @@
+package galecrest.server.thinking;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Lets people go first: while the server answers somebody, thinking in the background stands still, for a short while. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class Courtesy extends OncePerRequestFilter {
+    private static final long MOST_MILLIS = 500;
+
+    private final ReentrantLock lock = new ReentrantLock();
+    private final Condition nobody = lock.newCondition();
+    private int answering;
+
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        return !request.getRequestURI().startsWith("/api/")
+                || request.getRequestURI().equals("/api/live");
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        count(1);
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            count(-1);
+        }
+    }
+
+    private void count(int by) {
+        lock.lock();
+        try {
+            answering += by;
+            if (answering == 0) {
+                nobody.signalAll();
+            }
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** Waits while somebody is being answered, but not for long, so that thinking comes to an end on a busy day too. */
+    void letPass() {
+        lock.lock();
+        try {
+            if (answering > 0) {
+                nobody.await(MOST_MILLIS, TimeUnit.MILLISECONDS);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } finally {
+            lock.unlock();
+        }
+    }
+}
