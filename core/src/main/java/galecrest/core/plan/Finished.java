@@ -1,6 +1,7 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.LinkId;
+import galecrest.core.build.Pin;
 import galecrest.core.build.PinId;
 import galecrest.core.build.Work;
 import galecrest.core.shop.StationId;
@@ -126,7 +127,10 @@ final class Finished {
                 String when = missed.kind == Cause.AFTER || missed.kind == Cause.BOUND
                         ? "before that instant it cannot start: "
                         : "it cannot start exactly then: ";
-                brokenPins.put(job.exactly().pin(), when + said(node, missed));
+                String why = when + said(node, missed);
+                model.network.pins.get(node).stream()
+                        .filter(p -> p instanceof Pin.Exactly)
+                        .forEach(p -> brokenPins.putIfAbsent(p.id(), why));
             } else if (broke && job.told() != null && job.told().frozen()) {
                 thawed.add(new Plan.Thawed(work.id(), said(node, missed)));
             }

@@ -119,10 +119,10 @@ final class JobFit {
         int laterEnd = SlotWindows.NEVER;
         later.set(Cause.SHIFT, -1, -1, 0);
         for (Crew someCrew : crews) {
-            for (int pool : someCrew.pools) {
-                freeTo[pool] = UNKNOWN;
-            }
             for (int someStation : stations) {
+                for (int pool : someCrew.pools) {
+                    freeTo[pool] = UNKNOWN;
+                }
                 cause.set(Cause.NOTHING, -1, -1, 0);
                 if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
                     if (start == slot && better()) {

@@ -295,7 +295,8 @@ final class Schedule {
     /** Keeps to what people were told of the frozen days, unless that cannot be. */
     private boolean asTold(int node, Task.JobTask job, int work) {
         Task.Told told = job.told();
-        Cause why = missed[node];
+        // Where there is a pin to an exact start, it is that which was missed.
+        Cause why = job.exactly() == null ? missed[node] : new Cause();
         if (told.slot() < startSlot) {
             why.set(startCause);
             return false;
