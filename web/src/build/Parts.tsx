@@ -12,7 +12,7 @@ import {
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type PartNeed, useAhead } from '../api/ahead'
-import { type Car, type Part, useBoard } from '../api/board'
+import { type Car, isHere, type Part, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { instantOf, localOf, when, word } from '../ui/say'
@@ -72,7 +72,7 @@ export function Parts({ car, changes, picked }: Props) {
       </h2>
       {parts.length === 0 && <span className="soft small">No parts are waited for.</span>}
       {parts.map((p) => {
-        const here = ['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(p.state)
+        const here = isHere(p.state)
         return (
           <div key={p.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }} className="small">
             {changes ? (

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Drawer, Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
-import { type Part, useBoard } from '../api/board'
+import { isHere, type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
@@ -26,7 +26,7 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
   const line = parts.get(id)
   if (!line || !detail.data) return null
   const from = vendor.get(line.vendorId ?? '')
-  const replaceable = !['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW'].includes(line.state)
+  const replaceable = !isHere(line.state)
   return (
     <Drawer
       opened

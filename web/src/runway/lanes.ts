@@ -1,4 +1,4 @@
-import type { Board, Car, Commitment, Part, Work } from '../api/board'
+import { type Board, type Car, type Commitment, isHere, type Part, type Work } from '../api/board'
 
 /** One car with its open work, its dates ahead and the parts that are to come. */
 export interface LaneOf {
@@ -9,8 +9,6 @@ export interface LaneOf {
   now: string
 }
 
-const HERE = ['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW']
-
 /** The lanes, the car with the nearest date first. */
 export function lanesOf(board: Board): LaneOf[] {
   return board.cars
@@ -18,7 +16,7 @@ export function lanesOf(board: Board): LaneOf[] {
       car,
       works: board.works.filter((w) => w.buildId === car.id && w.placed),
       dates: board.commitments.filter((c) => c.buildId === car.id),
-      coming: board.parts.filter((p) => p.buildId === car.id && p.arrivalLikely && !HERE.includes(p.state)),
+      coming: board.parts.filter((p) => p.buildId === car.id && p.arrivalLikely && !isHere(p.state)),
       now: board.now,
     }))
     .sort((a, b) => (a.dates[0]?.due ?? '9').localeCompare(b.dates[0]?.due ?? '9'))

@@ -127,10 +127,7 @@ final class Finished {
                 String when = missed.kind == Cause.AFTER || missed.kind == Cause.BOUND
                         ? "before that instant it cannot start: "
                         : "it cannot start exactly then: ";
-                String why = when + said(node, missed);
-                model.network.pins.get(node).stream()
-                        .filter(p -> p instanceof Pin.Exactly)
-                        .forEach(p -> brokenPins.putIfAbsent(p.id(), why));
+                missed(node, when + said(node, missed));
             } else if (broke && job.told() != null && job.told().frozen()) {
                 thawed.add(new Plan.Thawed(work.id(), said(node, missed)));
             }
@@ -146,8 +143,15 @@ final class Finished {
 
     private void missed(int node, Task.Exactly exactly, String why) {
         if (schedule.planned(node) && schedule.start[node] != exactly.slot()) {
-            brokenPins.put(exactly.pin(), why);
+            missed(node, why);
         }
+    }
+
+    /** Says it of all pins to an exact start; of those to another instant it has been said already. */
+    private void missed(int node, String why) {
+        model.network.pins.get(node).stream()
+                .filter(p -> p instanceof Pin.Exactly)
+                .forEach(p -> brokenPins.putIfAbsent(p.id(), why));
     }
 
     private String said(int node, Cause cause) {

@@ -23,7 +23,7 @@ final class Neighbours {
     private final boolean[] marked;
     private final boolean plainOrder;
     private final boolean flips;
-    /** Whether each job has one crew and one station, and each of those does one thing at a time. */
+    /** Whether there is only the order to choose: one crew and one station a job, each doing one thing at a time. */
     final boolean oneByOne;
 
     /** The jobs that more than one crew could do. */
@@ -114,7 +114,8 @@ final class Neighbours {
         severalCrews = IntStream.range(0, model.size)
                 .filter(node -> model.crews[node] != null && model.crews[node].length > 1)
                 .toArray();
-        oneByOne = severalCrews.length == 0
+        oneByOne = !flips
+                && severalCrews.length == 0
                 && IntStream.range(0, model.pools.count()).allMatch(pool -> model.pools.size(pool) == 1)
                 && Arrays.stream(model.stations).allMatch(its -> its == null || its.length <= 1);
         datesOfBuilds = model.network.shop.commitments().stream()

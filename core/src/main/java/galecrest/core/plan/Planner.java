@@ -73,11 +73,13 @@ public final class Planner {
         if (search.steps() < options.steps()) {
             search.begin();
         }
-        int asked = 0;
+        long ask = 0;
         while (search.steps() < options.steps()) {
-            if (asked++ % WATCHED == 0
-                    && !watch.goOn(search.steps(), search.best().score())) {
-                break;
+            if (search.steps() >= ask) {
+                if (!watch.goOn(search.steps(), search.best().score())) {
+                    break;
+                }
+                ask = search.steps() + WATCHED;
             }
             search.step();
         }

@@ -1,11 +1,12 @@
 package galecrest.server.thinking;
 
+import static java.util.concurrent.TimeUnit.MILLISECONDS;
+
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.core.Ordered;
@@ -22,6 +23,7 @@ class Courtesy extends OncePerRequestFilter {
     private final ReentrantLock lock = new ReentrantLock();
     private final Condition nobody = lock.newCondition();
     private int answering;
+    private long goesOnUntil = System.nanoTime();
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
@@ -52,12 +54,15 @@ class Courtesy extends OncePerRequestFilter {
         }
     }
 
-    /** Waits while somebody is being answered, but not for long, so that thinking comes to an end on a busy day too. */
+    /**
+     * Waits while somebody is being answered; where that takes long, thinking goes on for as long as it has waited, so that
+     * it comes to an end on a busy day too.
+     */
     void letPass() {
         lock.lock();
         try {
-            if (answering > 0) {
-                nobody.await(MOST_MILLIS, TimeUnit.MILLISECONDS);
+            if (answering > 0 && System.nanoTime() - goesOnUntil >= 0 && !nobody.await(MOST_MILLIS, MILLISECONDS)) {
+                goesOnUntil = System.nanoTime() + MILLISECONDS.toNanos(MOST_MILLIS);
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
