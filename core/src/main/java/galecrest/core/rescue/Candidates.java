@@ -11,22 +11,21 @@ import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
-import galecrest.core.people.PersonId;
+import galecrest.core.people.Level;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
-import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** The moves worth trying for a commitment: those that touch its chain, or what drives its odds. */
 final class Candidates {
@@ -35,15 +34,17 @@ final class Candidates {
     /** What is on the chain in fewer trials is left alone. */
     private static final double OFTEN = 0.15;
 
-    private static final int LONG_JOB_MINUTES = 120;
-    private static final LocalTime MORNING = LocalTime.of(8, 0);
-    private static final LocalTime AFTERNOON = LocalTime.of(16, 0);
+    private static final int LONG_JOB_MINUTES = 60;
 
     private final ShopSnapshot shop;
     private final Commitment commitment;
     private final Map<WorkId, Work> works = new HashMap<>();
     private final Map<WorkId, Plan.Placed> placed = new HashMap<>();
+    /** What the date waits for by the plan, in order of start. */
+    private final List<Plan.Placed> waits = new ArrayList<>();
+    /** The same, and what is on the chain in many trials. */
     private final Set<WorkId> chain = new LinkedHashSet<>();
+
     private final Chance.Odds odds;
 
     Candidates(ShopSnapshot shop, Plan plan, Chance chance, Commitment commitment) {
@@ -58,17 +59,22 @@ final class Candidates {
         plan.outlooks().stream()
                 .filter(o -> o.commitment().equals(commitment.id()))
                 .forEach(o -> chain.addAll(o.chain()));
+        chain.stream()
+                .filter(placed::containsKey)
+                .map(placed::get)
+                .sorted(Comparator.comparing(Plan.Placed::start))
+                .forEach(waits::add);
         odds.chain().stream().filter(c -> c.share() >= OFTEN).forEach(c -> chain.add(c.work()));
     }
 
-    List<Move> moves() {
+    /** Each by itself, or where one is no use without the other, as with the shifts of a crew, together. */
+    List<List<Move>> moves() {
         List<Move> moves = new ArrayList<>();
         for (PartId part : first(parts())) {
             moves.add(new Move.Expedite(part));
             moves.add(new Move.InterimFix(part));
         }
         outworks().stream().limit(OF_A_KIND).forEach(moves::add);
-        extraShifts(moves);
         secondHands().stream().limit(OF_A_KIND).forEach(moves::add);
         risks().stream().limit(OF_A_KIND).forEach(moves::add);
         boolean followers = shop.works().stream()
@@ -85,7 +91,11 @@ final class Candidates {
         if (commitment.kind() == Commitment.Kind.EVENT) {
             moves.add(new Move.SwapEvent(commitment.id()));
         }
-        return moves;
+        Instant until = commitment.due().isAfter(shop.now()) ? commitment.due() : finish();
+        return Stream.concat(
+                        new ExtraShifts(shop, waits, until).best(OF_A_KIND).stream(),
+                        moves.stream().map(List::of))
+                .toList();
     }
 
     private static <T> List<T> first(Set<T> of) {
@@ -137,66 +147,62 @@ final class Candidates {
         return moves;
     }
 
-    /** A Saturday, and this week's evenings, for whoever has most to do on the chain. */
-    private void extraShifts(List<Move> moves) {
-        Map<PersonId, Long> load = new LinkedHashMap<>();
-        for (WorkId id : chain) {
-            Plan.Placed p = placed.get(id);
-            if (p != null && works.get(id) instanceof Job job && p.start().isBefore(finish())) {
-                p.crew().forEach(c -> load.merge(c, job.toDo().value(), Long::sum));
-                if (p.because() instanceof Because.PersonBusy busy) {
-                    load.merge(busy.person(), job.toDo().value(), Long::sum);
-                }
-            }
-        }
-        LocalDate today = shop.now().atZone(shop.zone()).toLocalDate();
-        LocalDate saturday = today.plusDays(1);
-        while (saturday.getDayOfWeek() != DayOfWeek.SATURDAY) {
-            saturday = saturday.plusDays(1);
-        }
-        LocalDate last = commitment.due().atZone(shop.zone()).toLocalDate();
-        LocalDate day = saturday.isBefore(last) ? saturday : today;
-        LocalTime from = saturday.isBefore(last) ? MORNING : AFTERNOON;
-        LocalTime to = saturday.isBefore(last) ? AFTERNOON : LocalTime.of(20, 0);
-        load.entrySet().stream()
-                .sorted((a, b) -> Long.compare(b.getValue(), a.getValue()))
-                .limit(OF_A_KIND)
-                .forEach(e -> moves.add(new Move.ExtraShift(e.getKey(), day, from, to)));
-    }
-
+    /** The longest jobs of one person, where somebody else has a little of the skill. */
     private List<Move> secondHands() {
-        return chain.stream()
-                .filter(id -> works.get(id) instanceof Job job
+        return waits.stream()
+                .map(p -> works.get(p.work()))
+                .filter(w -> w instanceof Job job
                         && job.status() == Status.TODO
                         && job.crew().size() == 1
-                        && job.estimate().likely().value() >= LONG_JOB_MINUTES)
-                .sorted((a, b) -> Long.compare(
-                        ((Job) works.get(b)).estimate().likely().value(),
-                        ((Job) works.get(a)).estimate().likely().value()))
-                .map(id -> (Move) new Move.SecondHand(id))
+                        && likely(job) >= LONG_JOB_MINUTES
+                        && shop.people().stream()
+                                        .filter(p -> p.can(job.crew().get(0).skill(), Level.LEARNER))
+                                        .count()
+                                > 1)
+                .sorted(Comparator.comparingLong(Candidates::likely).reversed())
+                .map(w -> (Move) new Move.SecondHand(w.id()))
                 .toList();
     }
 
-    /** Links along the chain, those after outside work and curing first, since they make the longest waits. */
+    private static long likely(Work work) {
+        return work instanceof Job job ? job.estimate().likely().value() : 0;
+    }
+
+    /**
+     * Links along the chain, those first that make the longest waits. Safety: none leads to another gate or to the work
+     * that closes one (the first fire, the roll-out), for there what comes before is what makes it safe.
+     */
     private List<Move> risks() {
-        List<Move> afterOutside = new ArrayList<>();
-        List<Move> others = new ArrayList<>();
-        for (Link link : shop.links()) {
-            Work then = works.get(link.then());
-            boolean along = chain.contains(link.first()) && chain.contains(link.then());
-            if (along
-                    && link.type() == Link.Type.FINISH_START
-                    && link.risk().isEmpty()
-                    && then instanceof Job
-                    && then.status() == Status.TODO
-                    && works.get(link.first()).status() != Status.DONE) {
-                boolean waits = works.get(link.first()) instanceof Job job
-                        && !job.cure().isZero();
-                (waits ? afterOutside : others).add(new Move.StartAtRisk(link.id()));
-            }
-        }
-        afterOutside.addAll(others);
-        return afterOutside;
+        return shop.links().stream()
+                .filter(link -> chain.contains(link.first())
+                        && chain.contains(link.then())
+                        && link.type() == Link.Type.FINISH_START
+                        && link.risk().isEmpty()
+                        && works.get(link.then()) instanceof Job then
+                        && then.status() == Status.TODO
+                        && placed.containsKey(link.first())
+                        && placed.containsKey(link.then())
+                        && then.gate() == works.get(link.first()).gate()
+                        && !closesGate(then))
+                .sorted(Comparator.comparing(this::waited).reversed().thenComparing(link -> placed.get(link.then())
+                        .start()))
+                .map(link -> (Move) new Move.StartAtRisk(link.id()))
+                .toList();
+    }
+
+    /** Whether nothing more for the gate of the work comes after it. */
+    private boolean closesGate(Work work) {
+        return shop.links().stream()
+                .noneMatch(link ->
+                        link.first().equals(work.id()) && works.get(link.then()).gate() == work.gate());
+    }
+
+    /** How much sooner than the one the other could begin, were it certain. */
+    private Duration waited(Link link) {
+        Plan.Placed first = placed.get(link.first());
+        Plan.Placed then = placed.get(link.then());
+        boolean bound = then.because().blocker().filter(link.first()::equals).isPresent();
+        return bound ? Duration.between(first.start(), then.start()) : Duration.ZERO;
     }
 
     /** Other builds whose work is in the way on the chain. */

@@ -22,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Tries the moves that would win a date back: each alone, then the best in pairs. Every one is planned and simulated
@@ -59,7 +60,7 @@ public final class Rescue {
     }
 
     /**
-     * What one or two moves came to.
+     * What moves tried together came to.
      *
      * @param marginBefore shop hours in hand at the date; empty where it cannot be planned
      * @param others every other commitment whose margin or chance moved
@@ -132,23 +133,34 @@ public final class Rescue {
     }
 
     private List<Tried> run() {
-        List<Move> moves = new Candidates(shop, before.plan(), before.chance(), commitment).moves();
-        all = moves.size() + PAIRED * (PAIRED - 1) / 2;
+        List<List<Move>> candidates = new Candidates(shop, before.plan(), before.chance(), commitment).moves();
+        all = candidates.size() + PAIRED * (PAIRED - 1) / 2;
         List<Tried> tried = new ArrayList<>();
-        for (Move move : moves) {
-            attempt(List.of(move), tried);
+        for (List<Move> moves : candidates) {
+            attempt(moves, tried);
         }
-        List<Move> best = tried.stream()
-                .filter(t -> !(t.moves().get(0) instanceof Move.SwapEvent))
+        List<List<Move>> best = tried.stream()
+                .map(Tried::moves)
+                .filter(moves -> !(moves.get(0) instanceof Move.SwapEvent))
                 .limit(PAIRED)
-                .map(t -> t.moves().get(0))
                 .toList();
         for (int i = 0; i < best.size(); i++) {
             for (int j = i + 1; j < best.size(); j++) {
-                attempt(List.of(best.get(i), best.get(j)), tried);
+                List<Move> both = Stream.concat(best.get(i).stream(), best.get(j).stream())
+                        .distinct()
+                        .toList();
+                if (!sameThing(both)) {
+                    attempt(both, tried);
+                }
             }
         }
         return tried;
+    }
+
+    /** Whether they do two things with one part: who goes on without it need not have it sent. */
+    private static boolean sameThing(List<Move> moves) {
+        return moves.stream()
+                .anyMatch(m -> m instanceof Move.Expedite e && moves.contains(new Move.InterimFix(e.part())));
     }
 
     private void attempt(List<Move> moves, List<Tried> tried) {

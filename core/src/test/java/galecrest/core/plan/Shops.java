@@ -51,10 +51,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Small shops for tests, written the way one would tell them: Monday 8:00, shifts 8 to 16, one car. */
-final class Shops {
-    static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
+public final class Shops {
+    public static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
     /** A Monday. */
-    static final LocalDateTime MONDAY = LocalDateTime.of(2027, 2, 1, 8, 0);
+    public static final LocalDateTime MONDAY = LocalDateTime.of(2027, 2, 1, 8, 0);
 
     private ZoneId zone = ZONE;
     private LocalDateTime now = MONDAY;
@@ -69,17 +69,17 @@ final class Shops {
     private final List<OfferedSlot> slots = new ArrayList<>();
     private final Map<String, Build> builds = new LinkedHashMap<>();
 
-    static Shops shop() {
+    public static Shops shop() {
         return new Shops();
     }
 
-    Shops at(LocalDateTime moment, ZoneId there) {
+    public Shops at(LocalDateTime moment, ZoneId there) {
         now = moment;
         zone = there;
         return this;
     }
 
-    Instant instant(int dayAhead, int hour, int minute) {
+    public Instant instant(int dayAhead, int hour, int minute) {
         return now.toLocalDate()
                 .plusDays(dayAhead)
                 .atTime(hour, minute)
@@ -87,11 +87,11 @@ final class Shops {
                 .toInstant();
     }
 
-    Shops person(String id, String skill, ShiftChange... changes) {
+    public Shops person(String id, String skill, ShiftChange... changes) {
         return person(id, skill, LocalTime.of(8, 0), LocalTime.of(16, 0), changes);
     }
 
-    Shops person(String id, String skill, LocalTime from, LocalTime to, ShiftChange... changes) {
+    public Shops person(String id, String skill, LocalTime from, LocalTime to, ShiftChange... changes) {
         List<Shift> shifts = Arrays.stream(DayOfWeek.values())
                 .filter(d -> d.getValue() < 6 || from.equals(to))
                 .map(d -> new Shift(d, from, to))
@@ -101,12 +101,12 @@ final class Shops {
         return this;
     }
 
-    Shops station(String id, String kind) {
+    public Shops station(String id, String kind) {
         stations.add(new Station(new StationId(id), id, kind, List.of()));
         return this;
     }
 
-    Shops part(String id, Instant arrives, int inspection) {
+    public Shops part(String id, Instant arrives, int inspection) {
         parts.add(new PartLine(
                 new PartId(id),
                 id,
@@ -120,7 +120,7 @@ final class Shops {
     }
 
     /** A part that is not ordered yet, to come from the vendor. */
-    Shops wanted(String id) {
+    public Shops wanted(String id) {
         parts.add(new PartLine(
                 new PartId(id),
                 id,
@@ -134,18 +134,18 @@ final class Shops {
     }
 
     /** The vendor has it on its price list, always within so many of its working days. */
-    Shops offer(String what, int days) {
+    public Shops offer(String what, int days) {
         offers.add(new Offer(what, Optional.empty(), days, days, days));
         return this;
     }
 
     /** The vendor offers a time of an hour. */
-    Shops offerSlot(String id, Instant from) {
+    public Shops offerSlot(String id, Instant from) {
         slots.add(new OfferedSlot(id, new Span(from, from.plusSeconds(3600))));
         return this;
     }
 
-    Shops pair(String one, String other) {
+    public Shops pair(String one, String other) {
         parts.replaceAll(p -> p.id().value().equals(one)
                 ? new PartLine(
                         p.id(),
@@ -161,7 +161,7 @@ final class Shops {
     }
 
     /** A job of a build; shaped further by {@link JobShape}. */
-    Shops job(String id, String build, int minutes, String skill, JobShape... shapes) {
+    public Shops job(String id, String build, int minutes, String skill, JobShape... shapes) {
         builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
         JobShape shape = Arrays.stream(shapes).reduce(JobShape.PLAIN, JobShape::and);
         works.add(new Job(
@@ -191,7 +191,7 @@ final class Shops {
     }
 
     /** Outwork of the whole car at a vendor who is open 8 to 17 on weekdays. */
-    Shops outwork(String id, String build, boolean wholeCar, int days) {
+    public Shops outwork(String id, String build, boolean wholeCar, int days) {
         works.add(new Outwork(
                 new WorkId(id),
                 new BuildId(build),
@@ -213,32 +213,32 @@ final class Shops {
         return this;
     }
 
-    Shops after(String first, String then) {
+    public Shops after(String first, String then) {
         return link(first, then, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty());
     }
 
-    Shops link(String first, String then, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {
+    public Shops link(String first, String then, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {
         links.add(new Link(new LinkId("l" + links.size()), new WorkId(first), new WorkId(then), type, lag, risk));
         return this;
     }
 
-    Shops due(String id, String build, Instant at) {
+    public Shops due(String id, String build, Instant at) {
         return due(id, build, Commitment.Kind.EVENT, at, 1);
     }
 
-    Shops due(String id, String build, Commitment.Kind kind, Instant at, double weight) {
+    public Shops due(String id, String build, Commitment.Kind kind, Instant at, double weight) {
         builds.computeIfAbsent(build, b -> new Build(new BuildId(b), b, b, 1, Map.of()));
         commitments.add(
                 new Commitment(new CommitmentId(id), new BuildId(build), id, kind, at, Gate.EVENT, Set.of(), weight));
         return this;
     }
 
-    Shops pin(Pin pin) {
+    public Shops pin(Pin pin) {
         pins.add(pin);
         return this;
     }
 
-    ShopSnapshot snapshot() {
+    public ShopSnapshot snapshot() {
         List<Shift> open = Arrays.stream(DayOfWeek.values())
                 .filter(d -> d.getValue() < 6)
                 .map(d -> new Shift(d, LocalTime.of(8, 0), LocalTime.of(17, 0)))
@@ -269,7 +269,7 @@ final class Shops {
     }
 
     /** How a job differs from a plain one: one hand, on the car, at the front, no station. */
-    record JobShape(
+    public record JobShape(
             Zone zone,
             boolean onCar,
             boolean wholeCar,
@@ -279,20 +279,20 @@ final class Shops {
             Duration cure,
             CureLock lock,
             List<PartId> parts) {
-        static final JobShape PLAIN = new JobShape(
+        public static final JobShape PLAIN = new JobShape(
                 Zone.FRONT, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
 
-        static JobShape zone(Zone zone) {
+        public static JobShape zone(Zone zone) {
             return new JobShape(
                     zone, true, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
         }
 
-        static JobShape bench() {
+        public static JobShape bench() {
             return new JobShape(
                     Zone.FRONT, false, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
         }
 
-        static JobShape hands(int hands) {
+        public static JobShape hands(int hands) {
             return new JobShape(
                     Zone.FRONT,
                     true,
@@ -305,21 +305,21 @@ final class Shops {
                     List.of());
         }
 
-        static JobShape station(String kind) {
+        public static JobShape station(String kind) {
             return new JobShape(
                     Zone.FRONT, true, false, 1, Optional.of(kind), false, Duration.ZERO, CureLock.NOTHING, List.of());
         }
 
-        static JobShape inOneGo() {
+        public static JobShape inOneGo() {
             return new JobShape(
                     Zone.FRONT, true, false, 1, Optional.empty(), true, Duration.ZERO, CureLock.NOTHING, List.of());
         }
 
-        static JobShape cures(Duration cure, CureLock lock) {
+        public static JobShape cures(Duration cure, CureLock lock) {
             return new JobShape(Zone.FRONT, true, false, 1, Optional.empty(), false, cure, lock, List.of());
         }
 
-        static JobShape needs(String part) {
+        public static JobShape needs(String part) {
             return new JobShape(
                     Zone.FRONT,
                     true,

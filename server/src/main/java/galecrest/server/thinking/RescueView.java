@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What a rescue came to, or has come to so far. */
 public record RescueView(int done, int all, List<Tried> tried) {
-    /** One or two moves and what they do; see {@link Rescue.Tried}. {@code moves} is for trying them. */
+    /** Moves tried together and what they do; see {@link Rescue.Tried}. {@code moves} is for trying them. */
     public record Tried(
             JsonNode moves,
             List<String> kinds,
