@@ -15,9 +15,10 @@ final class Neighbours {
     private static final int SHIFT = 1;
     private static final int FREE = 2;
     private static final double LEAST = 0.1;
+    /** So often another node is looked for that could go past a rival. */
+    private static final int SHIFTS = 5;
 
     private final Model model;
-    private final Scorer scorer;
     private final SplittableRandom random;
     private final int[] position;
     private final boolean[] marked;
@@ -32,19 +33,7 @@ final class Neighbours {
     final boolean datesOfBuilds;
 
     private final double[] keys;
-    private int[] waiters = new int[16];
-    private int[] blockers = new int[16];
-    private int waits;
-    /** A row of work on a chain that waits for the same thing, each for the next. */
-    private final int[] row;
-
-    private int rowLength;
-    private int rowKind;
-    private int rowOf;
-    /** Nodes on the chains that keep to what was told. */
-    private final int[] kept = new int[64];
-
-    private int keptCount;
+    final Waits waits;
     private int free;
 
     /** The neighbour made last. */
@@ -53,36 +42,13 @@ final class Neighbours {
     boolean[] choices;
     private int kind;
     private final Favours favours;
-
-    /** The number of different waits that the chains show; each is then there once. */
-    int distinctWaits() {
-        long[] all = new long[waits];
-        for (int i = 0; i < waits; i++) {
-            all[i] = ((long) waiters[i] << 32) | blockers[i];
-        }
-        Arrays.sort(all);
-        waits = 0;
-        for (int i = 0; i < all.length; i++) {
-            if (i == 0 || all[i] != all[i - 1]) {
-                note((int) (all[i] >> 32), (int) all[i]);
-            }
-        }
-        return waits;
-    }
-
-    int waiter(int wait) {
-        return waiters[wait];
-    }
-
-    int blocker(int wait) {
-        return blockers[wait];
-    }
+    private final Rivals rivals;
 
     /** Makes the neighbour in which what waits goes ahead of what it waits for. */
     void ahead(int[] of, boolean[] picked, int wait) {
         System.arraycopy(of, 0, list, 0, of.length);
         System.arraycopy(picked, 0, choices, 0, picked.length);
-        ahead(waiters[wait], blockers[wait]);
+        ahead(waits.waiter(wait), waits.blocker(wait));
     }
 
     /** Says whether the neighbour made last was better than what it was made of. */
@@ -94,13 +60,13 @@ final class Neighbours {
 
     Neighbours(Model model, Scorer scorer, SplittableRandom random) {
         this.model = model;
-        this.scorer = scorer;
         this.random = random;
+        rivals = new Rivals(model);
         favours = new Favours(3, LEAST, 0.002, random);
         position = new int[model.size];
         marked = new boolean[model.size];
         keys = new double[model.size];
-        row = new int[model.size + 1];
+        waits = new Waits(model, scorer);
         list = new int[model.size];
         choices = Choices.none(model);
         boolean plain = true;
@@ -149,93 +115,13 @@ final class Neighbours {
         return Order.by(model, keys);
     }
 
-    /** Looks at what the schedule of the present list waits for on the chains of its dates. */
+    /** Looks at the schedule of the present list, to make neighbours of that. */
     void look(Schedule schedule, int[] present) {
         free = Order.firstFree(model, present);
         for (int i = 0; i < present.length; i++) {
             position[present[i]] = i;
         }
-        waits = 0;
-        keptCount = 0;
-        int dates = model.network.shop.commitments().size();
-        for (int c = 0; c < dates; c++) {
-            chain(schedule, last(schedule, scorer.needs(c)), scorer.late(c, schedule));
-        }
-        if (waits == 0) {
-            chain(schedule, last(schedule, null), true);
-        }
-    }
-
-    private int last(Schedule schedule, int @org.jspecify.annotations.Nullable [] needs) {
-        int last = -1;
-        int count = needs == null ? model.size : needs.length;
-        for (int i = 0; i < count; i++) {
-            int node = needs == null ? i : needs[i];
-            if (schedule.planned(node) && (last < 0 || schedule.ready[node] > schedule.ready[last])) {
-                last = node;
-            }
-        }
-        return last;
-    }
-
-    /**
-     * Notes what could go ahead of what on the chain that ends with the node; that of a late date counts four times. In a
-     * row of work that waits for the same thing, only a change at its ends can shorten the chain (Nowicki and Smutnicki,
-     * 1996): the last may go ahead of the one before it, and the second ahead of the first.
-     */
-    private void chain(Schedule schedule, int last, boolean late) {
-        int node = last;
-        rowLength = 0;
-        for (int length = 0; node >= 0 && length < model.size; length++) {
-            Cause cause = schedule.cause[node];
-            int next = -1;
-            boolean goesOn = false;
-            if (Cause.taken(cause.kind) && cause.ref >= 0 && cause.ref < model.size) {
-                next = cause.ref;
-                goesOn = position[node] >= free && position[next] >= free;
-            } else if (cause.kind == Cause.TOLD && keptCount < kept.length) {
-                kept[keptCount++] = node;
-            } else if (cause.kind == Cause.AFTER) {
-                next = model.before[node][cause.ref].from();
-            }
-            boolean same = rowLength > 0 && cause.kind == rowKind && cause.aux == rowOf;
-            if (rowLength > 0 && !(goesOn && same)) {
-                row(late ? 4 : 1);
-            }
-            if (goesOn) {
-                if (rowLength == 0) {
-                    row[rowLength++] = node;
-                    rowKind = cause.kind;
-                    rowOf = cause.aux;
-                }
-                row[rowLength++] = next;
-            }
-            node = next;
-        }
-        if (rowLength > 0) {
-            row(late ? 4 : 1);
-        }
-    }
-
-    /** Notes the changes at the ends of a row of work, which stands in it from its last to its first. */
-    private void row(int times) {
-        int first = rowLength - 1;
-        for (int time = 0; time < times; time++) {
-            note(row[0], row[1]);
-            if (first > 1) {
-                note(row[first - 1], row[first]);
-            }
-        }
-        rowLength = 0;
-    }
-
-    private void note(int waiter, int blocker) {
-        if (waits == waiters.length) {
-            waiters = Arrays.copyOf(waiters, waits * 2);
-            blockers = Arrays.copyOf(blockers, waits * 2);
-        }
-        waiters[waits] = waiter;
-        blockers[waits++] = blocker;
+        waits.look(schedule, position, free);
     }
 
     /** Makes a neighbour of the order into {@link #list} and {@link #choices}. */
@@ -250,15 +136,15 @@ final class Neighbours {
         double what = random.nextDouble();
         if (severalCrews.length > 0 && what > 1 - OTHERS) {
             others();
-        } else if (keptCount > 0 && what < 0.1) {
+        } else if (waits.keptCount() > 0 && what < 0.1) {
             flip();
         } else if (flips && what < 0.15) {
             flip();
         } else {
             kind = favours.pick();
-            if (kind == AHEAD && waits > 0) {
-                int wait = random.nextInt(waits);
-                ahead(waiters[wait], blockers[wait]);
+            if (kind == AHEAD && waits.count() > 0) {
+                int wait = random.nextInt(waits.count());
+                ahead(waits.waiter(wait), waits.blocker(wait));
             } else if (kind == FREE) {
                 free();
             } else {
@@ -269,8 +155,8 @@ final class Neighbours {
 
     /** Lets the other end of equally good crews do a piece of work, by preference one that another waits for. */
     private void others() {
-        int node = waits > 0 && random.nextBoolean()
-                ? blockers[random.nextInt(waits)]
+        int node = waits.count() > 0 && random.nextBoolean()
+                ? waits.blocker(random.nextInt(waits.count()))
                 : severalCrews[random.nextInt(severalCrews.length)];
         int at = model.network.risks + model.size + node;
         choices[at] = model.crews[node] != null && model.crews[node].length > 1 && !choices[at];
@@ -279,8 +165,8 @@ final class Neighbours {
     /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it to that. */
     private void flip() {
         int risks = model.network.risks;
-        if (keptCount > 0 && random.nextBoolean()) {
-            choices[risks + kept[random.nextInt(keptCount)]] = false;
+        if (waits.keptCount() > 0 && random.nextBoolean()) {
+            choices[risks + waits.kept(random.nextInt(waits.keptCount()))] = false;
         } else if (risks > 0 && random.nextBoolean()) {
             int risk = random.nextInt(risks);
             choices[risk] = !choices[risk];
@@ -322,9 +208,26 @@ final class Neighbours {
         System.arraycopy(rest, 0, list, at, kept);
     }
 
-    /** Moves one node to another position between what it follows and what follows it. */
+    /** Moves one node past a rival, somewhere between what it follows and what follows it. */
     private void shift() {
-        int at = free + random.nextInt(list.length - free);
+        for (int tries = 0; tries < SHIFTS; tries++) {
+            int at = free + random.nextInt(list.length - free);
+            int to = pastRival(at);
+            if (to != at) {
+                int node = list[at];
+                if (to < at) {
+                    System.arraycopy(list, to, list, to + 1, at - to);
+                } else {
+                    System.arraycopy(list, at + 1, list, at, to - at);
+                }
+                list[to] = node;
+                return;
+            }
+        }
+    }
+
+    /** A position at random to which the node at one may go, or less far, just past a rival; its own where there is none. */
+    private int pastRival(int at) {
         int node = list[at];
         int low = free;
         int high = list.length - 1;
@@ -335,15 +238,14 @@ final class Neighbours {
             high = Math.min(high, position[arc.to()] - 1);
         }
         if (low >= high) {
-            return;
+            return at;
         }
         int to = low + random.nextInt(high - low + 1);
-        if (to < at) {
-            System.arraycopy(list, to, list, to + 1, at - to);
-        } else {
-            System.arraycopy(list, at + 1, list, at, to - at);
+        int step = to < at ? 1 : -1;
+        while (to != at && !rivals.rivals(list[to], node)) {
+            to += step;
         }
-        list[to] = node;
+        return to;
     }
 
     /** Frees part of the order and puts it in anew: a build, a pool's work, or a stretch of the list. */

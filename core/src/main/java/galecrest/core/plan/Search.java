@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * alternates forward-backward passes with moves in the neighbourhood of the present order:
  * <ul>
  *   <li>something on the chain of a date goes ahead of the work that it waits for,
- *   <li>one piece of work moves,
+ *   <li>one piece of work moves past another that could want the same person, station or car,
  *   <li>one build, one person's work or one stretch of the order is freed and put in anew,
  *   <li>one build goes sooner or later as a whole,
  *   <li>another of equally good crews does a piece of work,
@@ -215,7 +215,7 @@ final class Search {
      * some steps what has gone ahead of other work must not go behind it again, unless that leads to the best so far.
      */
     private void tabu() {
-        int all = neighbours.distinctWaits();
+        int all = neighbours.waits.distinct();
         if (all == 0) {
             late();
             return;
@@ -239,14 +239,14 @@ final class Search {
                 found(neighbours.list.clone(), neighbours.choices.clone(), its);
             }
             if (its != null
-                    && (record || !forbidden.holds(neighbours.waiter(wait), neighbours.blocker(wait)))
+                    && (record || !forbidden.holds(neighbours.waits.waiter(wait), neighbours.waits.blocker(wait)))
                     && (bestOfThese == null || its.compareTo(bestOfThese) < 0)) {
                 bestOfThese = its;
                 taken = i;
             }
         }
         int wait = (from + taken) % all;
-        forbidden.add(neighbours.blocker(wait), neighbours.waiter(wait));
+        forbidden.add(neighbours.waits.blocker(wait), neighbours.waits.waiter(wait));
         neighbours.ahead(order, picked, wait);
         int[] next = neighbours.list.clone();
         settle(next, picked, make(next, picked));
