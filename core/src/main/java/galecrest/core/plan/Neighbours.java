@@ -27,6 +27,12 @@ final class Neighbours {
     /** Whether there is only the order to choose: one crew and one station a job, each doing one thing at a time. */
     final boolean oneByOne;
 
+    /**
+     * Whether an order may be put in the order of the starts that it leads to: not where more than one crew could do a
+     * job, for then who does it hangs on what is placed before.
+     */
+    final boolean sorts;
+
     /** The jobs that more than one crew could do. */
     private final int[] severalCrews;
     /** Whether several builds have dates of their own; only then is a build worth moving as a whole. */
@@ -66,7 +72,6 @@ final class Neighbours {
         position = new int[model.size];
         marked = new boolean[model.size];
         keys = new double[model.size];
-        waits = new Waits(model, scorer);
         list = new int[model.size];
         choices = Choices.none(model);
         boolean plain = true;
@@ -80,10 +85,12 @@ final class Neighbours {
         severalCrews = IntStream.range(0, model.size)
                 .filter(node -> model.crews[node] != null && model.crews[node].length > 1)
                 .toArray();
+        sorts = severalCrews.length == 0;
         oneByOne = !flips
-                && severalCrews.length == 0
+                && sorts
                 && IntStream.range(0, model.pools.count()).allMatch(pool -> model.pools.size(pool) == 1)
                 && Arrays.stream(model.stations).allMatch(its -> its == null || its.length <= 1);
+        waits = new Waits(model, scorer, !oneByOne);
         datesOfBuilds = model.network.shop.commitments().stream()
                         .map(Commitment::build)
                         .distinct()

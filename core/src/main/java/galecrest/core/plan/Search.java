@@ -35,8 +35,10 @@ final class Search {
     private static final int TRIED = 30;
     /** How many steps back the late acceptance looks, one of these at random for each beginning. */
     private static final int[] MEMORIES = {8, 20, 60};
-    /** After so many steps per piece of work without help it begins anew. */
-    private static final int[] PATIENCES = {8, 16, 32};
+    /** After so many steps per piece of work without help it begins anew, and after so many where it is a tabu search. */
+    private static final int[] PATIENCES = {4, 8};
+
+    private static final int[] TABU_PATIENCES = {8, 16, 32};
 
     private final Model model;
     private final Scorer scorer;
@@ -49,7 +51,7 @@ final class Search {
     private final Forbidden forbidden;
     private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
     private int memory = MEMORIES[0];
-    private int patience = PATIENCES[0];
+    private int patience;
     private int steps;
     private int stale;
     /** Whether an order may be put in the order of the starts it leads to without making it worse. */
@@ -73,6 +75,7 @@ final class Search {
         this.neighbours = new Neighbours(model, scorer, random);
         this.population = new Population(MEMBERS, random);
         this.forbidden = new Forbidden(random);
+        patience = patiences()[0];
         list = first;
         choices = firstChoices;
         score = make(first, firstChoices);
@@ -133,9 +136,11 @@ final class Search {
     /** Begins from the best order that was offered. */
     void begin() {
         score = make(best.list(), best.choices());
-        int[] sorted = neighbours.sorted(schedule, best.list());
-        sorts = make(sorted, best.choices()).compareTo(score) <= 0;
-        score = make(best.list(), best.choices());
+        if (neighbours.sorts) {
+            int[] sorted = neighbours.sorted(schedule, best.list());
+            sorts = make(sorted, best.choices()).compareTo(score) <= 0;
+            score = make(best.list(), best.choices());
+        }
         settle(best.list(), best.choices(), score);
         passes();
         Arrays.fill(history, score);
@@ -252,6 +257,10 @@ final class Search {
         settle(next, picked, make(next, picked));
     }
 
+    private int[] patiences() {
+        return neighbours.oneByOne ? TABU_PATIENCES : PATIENCES;
+    }
+
     private void anew() {
         population.add(local);
         forbidden.clear();
@@ -273,7 +282,7 @@ final class Search {
             }
         }
         memory = MEMORIES[random.nextInt(MEMORIES.length)];
-        patience = PATIENCES[random.nextInt(PATIENCES.length)];
+        patience = patiences()[random.nextInt(patiences().length)];
         stale = 0;
         score = make(child, picked);
         local = new Population.Member(child, picked, score, Population.mark(schedule));

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 final class Waits {
     private final Model model;
     private final Scorer scorer;
+    private final boolean leaps;
     private int[] waiters = new int[16];
     private int[] blockers = new int[16];
     private int waits;
@@ -23,7 +24,13 @@ final class Waits {
     private int[] position = new int[0];
     private int free;
 
-    Waits(Model model, Scorer scorer) {
+    /**
+     * Looks at the schedules of a model.
+     *
+     * @param leaps whether the last of a row may also go ahead of its first
+     */
+    Waits(Model model, Scorer scorer, boolean leaps) {
+        this.leaps = leaps;
         this.model = model;
         this.scorer = scorer;
         row = new int[model.size + 1];
@@ -145,6 +152,9 @@ final class Waits {
             note(row[0], row[1]);
             if (first > 1) {
                 note(row[first - 1], row[first]);
+                if (leaps) {
+                    note(row[0], row[first]);
+                }
             }
         }
         rowLength = 0;
