@@ -24,10 +24,20 @@ import org.springframework.web.bind.annotation.RestController;
 public class BuildController {
     private final BuildService builds;
     private final WorkService works;
+    private final ProgressService progress;
+    private final TyingService tying;
     private final CaptureService capture;
     private final JobSheetService sheets;
 
-    BuildController(BuildService builds, WorkService works, CaptureService capture, JobSheetService sheets) {
+    BuildController(
+            BuildService builds,
+            WorkService works,
+            ProgressService progress,
+            TyingService tying,
+            CaptureService capture,
+            JobSheetService sheets) {
+        this.progress = progress;
+        this.tying = tying;
         this.sheets = sheets;
         this.builds = builds;
         this.works = works;
@@ -215,42 +225,42 @@ public class BuildController {
     @PostMapping("/works/{id}/start")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void start(@PathVariable String id) {
-        works.start(id);
+        progress.start(id);
     }
 
     @PostMapping("/works/{id}/pause")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void pause(@PathVariable String id) {
-        works.pause(id);
+        progress.pause(id);
     }
 
     @PostMapping("/works/{id}/done")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void done(@PathVariable String id) {
-        works.done(id);
+        progress.done(id);
     }
 
     @PostMapping("/works/{id}/hold")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void hold(@PathVariable String id, @RequestBody HoldForm form) {
-        works.hold(id, form);
+        progress.hold(id, form);
     }
 
     @PostMapping("/works/{id}/release")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void release(@PathVariable String id) {
-        works.release(id);
+        progress.release(id);
     }
 
     @PostMapping("/links")
     AddedWork addLink(@RequestBody LinkForm form) {
-        return new AddedWork(works.addLink(form));
+        return new AddedWork(tying.addLink(form));
     }
 
     @DeleteMapping("/links/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeLink(@PathVariable String id) {
-        works.removeLink(id);
+        tying.removeLink(id);
     }
 
     @PostMapping("/commitments")
@@ -272,13 +282,13 @@ public class BuildController {
 
     @PostMapping("/pins")
     AddedWork addPin(@RequestBody PinForm form) {
-        return new AddedWork(works.addPin(form));
+        return new AddedWork(tying.addPin(form));
     }
 
     @DeleteMapping("/pins/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removePin(@PathVariable String id) {
-        works.removePin(id);
+        tying.removePin(id);
     }
 
     @PostMapping("/calls/{id}/done")

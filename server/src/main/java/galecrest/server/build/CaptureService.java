@@ -28,13 +28,21 @@ class CaptureService {
     private static final String USUAL_SKILL = "fit";
 
     private final WorkService works;
+    private final ProgressService progress;
     private final BuildService builds;
     private final PlanService plans;
     private final Journal journal;
     private final Who who;
 
-    CaptureService(WorkService works, BuildService builds, PlanService plans, Journal journal, Who who) {
+    CaptureService(
+            WorkService works,
+            ProgressService progress,
+            BuildService builds,
+            PlanService plans,
+            Journal journal,
+            Who who) {
         this.works = works;
+        this.progress = progress;
         this.builds = builds;
         this.plans = plans;
         this.journal = journal;
@@ -51,9 +59,9 @@ class CaptureService {
                     "fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
             return new BuildController.CapturedAs("Fitted for now, to be made good before the event.", null);
         } else if (captured instanceof CaptureLine.Held held) {
-            Work next = works.nextOf(build)
+            Work next = progress.nextOf(build)
                     .orElseThrow(() -> new BadInput("text", "There is no open work on this car to hold."));
-            works.hold(next.id().value(), new BuildController.HoldForm(held.reason(), held.note(), null));
+            progress.hold(next.id().value(), new BuildController.HoldForm(held.reason(), held.note(), null));
             return new BuildController.CapturedAs(
                     "Held: " + next.name() + ".", next.id().value());
         }

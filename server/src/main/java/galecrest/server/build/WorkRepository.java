@@ -3,6 +3,7 @@ package galecrest.server.build;
 import galecrest.core.build.JobSpec;
 import galecrest.core.time.Minutes;
 import galecrest.server.NewId;
+import galecrest.server.problem.NotThere;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.HashMap;
@@ -25,10 +26,15 @@ class WorkRepository {
     /** What the use cases look at before they change a piece of work. */
     record Head(String id, String buildId, String name, String kind, String status, boolean held, int version) {}
 
-    Optional<Head> head(String id) {
+    /** The head of a piece of work that must be there. */
+    Head mustBe(String id) {
         return db.sql("""
                         select id, build_id, name, kind, status, hold_reason is not null as held, version
-                        from work where id = :id""").param("id", id).query(Head.class).optional();
+                        from work where id = :id""")
+                .param("id", id)
+                .query(Head.class)
+                .optional()
+                .orElseThrow(() -> new NotThere("job or outside work"));
     }
 
     private static @Nullable Timestamp timestamp(@Nullable Instant at) {

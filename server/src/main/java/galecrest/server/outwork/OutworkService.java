@@ -18,6 +18,7 @@ import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Who;
 import galecrest.server.build.BuildController;
+import galecrest.server.build.ProgressService;
 import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
 import galecrest.server.outwork.OutworkController.CheckView;
@@ -44,6 +45,7 @@ import org.springframework.stereotype.Service;
 class OutworkService {
     private final OutworkRepository outwork;
     private final WorkService works;
+    private final ProgressService progress;
     private final PlanService plans;
     private final WhatIf whatIf;
     private final Journal journal;
@@ -53,6 +55,7 @@ class OutworkService {
     OutworkService(
             OutworkRepository outwork,
             WorkService works,
+            ProgressService progress,
             PlanService plans,
             WhatIf whatIf,
             Journal journal,
@@ -60,6 +63,7 @@ class OutworkService {
             Who who) {
         this.outwork = outwork;
         this.works = works;
+        this.progress = progress;
         this.plans = plans;
         this.whatIf = whatIf;
         this.journal = journal;
@@ -239,7 +243,7 @@ class OutworkService {
         List<String> made = new ArrayList<>();
         ShopSnapshot shop = plans.current().shop();
         journal.change("is back: " + row.name(), () -> {
-            works.isBack(id);
+            progress.isBack(id);
             for (Checklists.FollowOn job : follow) {
                 works.insertJob(form(shop, row, job.name(), job.skill(), job.minutes()), false);
                 made.add(job.name());

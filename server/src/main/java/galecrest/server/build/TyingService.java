@@ -1,0 +1,120 @@
+package galecrest.server.build;
+
+import galecrest.core.build.Link;
+import galecrest.core.build.LinkId;
+import galecrest.core.build.Pin;
+import galecrest.core.build.PinId;
+import galecrest.core.build.WorkId;
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.SnapshotCheck;
+import galecrest.core.shop.Problem;
+import galecrest.core.shop.StationId;
+import galecrest.server.NewId;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.BadInput;
+import galecrest.server.problem.NotThere;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Tying work together and pinning it: what waits for what, who does it, where and when. */
+@Service
+class TyingService {
+    private static final int MOST_LAG_MINUTES = 60 * 24 * 60;
+
+    private final WorkRepository works;
+    private final LinkRepository links;
+    private final PlanService plans;
+    private final Journal journal;
+
+    TyingService(WorkRepository works, LinkRepository links, PlanService plans, Journal journal) {
+        this.works = works;
+        this.links = links;
+        this.plans = plans;
+        this.journal = journal;
+    }
+
+    @LeadOrManager
+    String addLink(BuildController.LinkForm form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.lagMinutes() < 0 || form.lagMinutes() > MOST_LAG_MINUTES) {
+            problems.add(new Problem("lagMinutes", "A lag is between 0 and 60 days."));
+        }
+        if (form.riskChance() != null && !(form.riskChance() >= 0 && form.riskChance() <= 1)) {
+            problems.add(new Problem("riskChance", "A chance is between 0 and 1."));
+        }
+        if (form.firstId().equals(form.thenId())) {
+            problems.add(new Problem("firstId", "A job cannot wait for itself."));
+        }
+        BadInput.throwIfAny(problems);
+        WorkRepository.Head first = works.mustBe(form.firstId());
+        WorkRepository.Head then = works.mustBe(form.thenId());
+        String id = NewId.next();
+        journal.change(then.name() + " now waits for " + first.name(), () -> {
+            noCircle(form);
+            links.insertLink(id, form);
+        });
+        return id;
+    }
+
+    private void noCircle(BuildController.LinkForm form) {
+        ShopSnapshot shop = plans.shopAsWritten();
+        List<Link> all = new ArrayList<>(shop.links());
+        all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
+        SnapshotCheck.circle(shop.works(), all).ifPresent(names -> {
+            throw new BadInput("firstId", "That would close a circle: " + String.join(" → ", names) + ".");
+        });
+    }
+
+    @LeadOrManager
+    void removeLink(String id) {
+        journal.change("untied two jobs", () -> {
+            if (!links.deleteLink(id)) {
+                throw new NotThere("link");
+            }
+        });
+    }
+
+    @ManagerOnly
+    String addPin(BuildController.PinForm form) {
+        WorkRepository.Head head = works.mustBe(form.workId());
+        String id = NewId.next();
+        Pin pin = pin(id, form);
+        journal.draft("pinned " + head.name(), () -> {
+            links.deletePins(form.workId(), form.kind());
+            links.insertPin(id, form);
+            plans.mustHold(pin);
+        });
+        return id;
+    }
+
+    private Pin pin(String id, BuildController.PinForm form) {
+        PinId pin = new PinId(id);
+        WorkId work = new WorkId(form.workId());
+        return switch (form.kind()) {
+            case PERSON -> new Pin.ToPerson(pin, work, new PersonId(said(form.personId(), "personId")));
+            case STATION -> new Pin.ToStation(pin, work, new StationId(said(form.stationId(), "stationId")));
+            case AFTER -> new Pin.After(pin, work, new WorkId(said(form.firstId(), "firstId")));
+            case NOT_BEFORE -> new Pin.NotBefore(pin, work, said(form.at(), "at"));
+            case EXACTLY -> new Pin.Exactly(pin, work, said(form.at(), "at"));
+        };
+    }
+
+    private static <T> T said(@Nullable T value, String field) {
+        if (value == null) {
+            throw new BadInput(field, "This kind of pin needs it.");
+        }
+        return value;
+    }
+
+    @ManagerOnly
+    void removePin(String id) {
+        String work = links.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
+        journal.draft("unpinned " + works.mustBe(work).name(), () -> links.deletePin(id));
+    }
+}
