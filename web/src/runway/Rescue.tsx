@@ -5,10 +5,8 @@ import { useSend } from '../api/send'
 import { thinking, type Tried, useThoughts } from '../api/thinking'
 import { OddsMark, percent } from '../ui/OddsMark'
 import { margin } from '../ui/say'
+import { varied } from './varied'
 
-const MOST = 10
-/** So many with the same kinds of move; the others of that kind win less. */
-const OF_A_KIND = 2
 const EFFECTS = 3
 /** A change of another date's chance that is worth a word. */
 const NOTED = 0.02
@@ -105,20 +103,6 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
       )}
     </section>
   )
-}
-
-/** The most worth, of every kind of move some, each with its place in the list. */
-function varied(tried: Tried[]): [Tried, number][] {
-  const seen = new Map<string, number>()
-  return tried
-    .map((t, i): [Tried, number] => [t, i])
-    .filter(([t]) => {
-      const kinds = [...t.kinds].sort().join()
-      const count = (seen.get(kinds) ?? 0) + 1
-      seen.set(kinds, count)
-      return count <= OF_A_KIND
-    })
-    .slice(0, MOST)
 }
 
 function Row({ tried, onTry }: { tried: Tried; onTry?: () => void }) {

@@ -11,6 +11,7 @@ import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
+import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
@@ -19,9 +20,12 @@ import galecrest.core.time.Minutes;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** What moves change in a shop, what they are called, and what they ask of it. */
 public final class Moves {
@@ -182,17 +186,42 @@ public final class Moves {
                 .findFirst();
     }
 
-    /** The move in words. */
-    public static String say(ShopSnapshot shop, Move move) {
+    /** The moves in words; the same extra shift of several people is said once. */
+    public static List<String> say(ShopSnapshot shop, List<Move> moves) {
+        Set<String> all = new LinkedHashSet<>();
+        for (Move move : moves) {
+            if (move instanceof Move.ExtraShift shift) {
+                all.add(sayShift(
+                        shop,
+                        shift,
+                        moves.stream()
+                                .filter(m -> m instanceof Move.ExtraShift other
+                                        && other.day().equals(shift.day())
+                                        && other.from().equals(shift.from())
+                                        && other.to().equals(shift.to()))
+                                .map(m -> ((Move.ExtraShift) m).person())
+                                .toList()));
+            } else {
+                all.add(say(shop, move));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    private static String sayShift(ShopSnapshot shop, Move.ExtraShift shift, List<PersonId> people) {
+        Sentences words = new Sentences(shop);
+        Instant from = shift.day().atTime(shift.from()).atZone(shop.zone()).toInstant();
+        return "An extra shift for "
+                + people.stream().map(words::person).collect(Collectors.joining(" and ")) + ", " + words.day(from)
+                + ", " + shift.from() + " to " + shift.to();
+    }
+
+    private static String say(ShopSnapshot shop, Move move) {
         Sentences words = new Sentences(shop);
         if (move instanceof Move.Expedite m) {
             return "Have " + words.part(m.part()) + " sent express, or fetch it";
         } else if (move instanceof Move.AskEarlier m) {
             return "Ask for " + words.work(m.outwork()) + " to be done sooner, at its best time";
-        } else if (move instanceof Move.ExtraShift m) {
-            Instant from = m.day().atTime(m.from()).atZone(shop.zone()).toInstant();
-            return "An extra shift for " + words.person(m.person()) + ", " + words.day(from) + ", " + m.from() + " to "
-                    + m.to();
         } else if (move instanceof Move.SecondHand m) {
             return "Lend a second hand to " + words.work(m.job());
         } else if (move instanceof Move.StartAtRisk m) {

@@ -21,7 +21,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -144,17 +143,27 @@ public final class Rescue {
                 .filter(moves -> !(moves.get(0) instanceof Move.SwapEvent))
                 .limit(PAIRED)
                 .toList();
-        for (int i = 0; i < best.size(); i++) {
-            for (int j = i + 1; j < best.size(); j++) {
-                List<Move> both = Stream.concat(best.get(i).stream(), best.get(j).stream())
+        List<List<Move>> pairs = pairs(best);
+        all = candidates.size() + pairs.size();
+        for (List<Move> moves : pairs) {
+            attempt(moves, tried);
+        }
+        return tried;
+    }
+
+    private static List<List<Move>> pairs(List<List<Move>> of) {
+        List<List<Move>> pairs = new ArrayList<>();
+        for (int i = 0; i < of.size(); i++) {
+            for (int j = i + 1; j < of.size(); j++) {
+                List<Move> both = Stream.concat(of.get(i).stream(), of.get(j).stream())
                         .distinct()
                         .toList();
                 if (!sameThing(both)) {
-                    attempt(both, tried);
+                    pairs.add(both);
                 }
             }
         }
-        return tried;
+        return pairs;
     }
 
     /** Whether they do two things with one part: who goes on without it need not have it sent. */
@@ -176,7 +185,7 @@ public final class Rescue {
             tried.sort(Comparator.comparingDouble(Tried::worth).reversed());
         }
         done++;
-        progress.accept(new Progress(done, Math.max(all, done), List.copyOf(tried)));
+        progress.accept(new Progress(done, all, List.copyOf(tried)));
     }
 
     private Outcome outcome(ShopSnapshot changed) {
@@ -221,7 +230,7 @@ public final class Rescue {
                 .sum();
         return new Tried(
                 moves,
-                moves.stream().map(m -> Moves.say(shop, m)).collect(Collectors.toList()),
+                Moves.say(shop, moves),
                 mine.marginBefore(),
                 mine.marginAfter(),
                 mine.chanceBefore(),

@@ -61,7 +61,9 @@ class RescueTest {
                                             .compareTo(tried.marginBefore().get())
                                     > 0;
                     assertThat(sooner).as(tried.words().toString()).isTrue();
-                    assertThat(tried.words()).hasSameSizeAs(tried.moves());
+                    assertThat(tried.words())
+                            .isNotEmpty()
+                            .hasSizeLessThanOrEqualTo(tried.moves().size());
                 }
                 assertThat(told).allMatch(p -> p.done() <= p.all());
             }

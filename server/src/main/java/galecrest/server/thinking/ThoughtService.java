@@ -17,7 +17,6 @@ import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Asking for long thinking, following it, stopping it, and trying what a rescue found. */
@@ -114,7 +113,7 @@ class ThoughtService {
             after = Moves.apply(after, move);
         }
         ShopSnapshot changed = after;
-        String said = wanted.stream().map(m -> Moves.say(before, m)).collect(Collectors.joining("; "));
+        String said = String.join("; ", Moves.say(before, wanted));
         journal.draft("tried: " + said, () -> moves.save(before, changed, wanted));
     }
 }
