@@ -66,7 +66,15 @@ class LiveController {
     void stop() {
         stopping = true;
         listener.interrupt();
-        screens.forEach(SseEmitter::complete);
+        screens.forEach(LiveController::end);
+    }
+
+    private static void end(SseEmitter screen) {
+        try {
+            screen.complete();
+        } catch (IllegalStateException gone) {
+            LOG.debug("A screen had gone already: {}", gone.getMessage());
+        }
     }
 
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
