@@ -11,11 +11,11 @@ final class Rivals {
     Rivals(Model model) {
         wants = new long[model.size];
         for (int node = 0; node < model.size; node++) {
-            wants[node] = model.tasks[node] instanceof Task.JobTask job ? wants(model, node, job) : -1;
+            wants[node] = model.tasks[node] instanceof Task.JobTask job ? wants(model, job) : -1;
         }
     }
 
-    private static long wants(Model model, int node, Task.JobTask job) {
+    private static long wants(Model model, Task.JobTask job) {
         long bits = 0;
         for (Crew crew : job.crews()) {
             for (int pool : crew.pools) {

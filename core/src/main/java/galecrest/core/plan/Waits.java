@@ -145,7 +145,10 @@ final class Waits {
         }
     }
 
-    /** Notes the changes at the ends of a row of work, which stands in it from its last to its first. */
+    /**
+     * Notes the changes at the ends of a row of work, which stands in it from its last to its first; where others can do
+     * the work, a leap over the whole row is worth trying too (measured).
+     */
     private void row(int times) {
         int first = rowLength - 1;
         for (int time = 0; time < times; time++) {
