@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo } from 'react'
 import { client, dataOf, type Schemas } from './client'
+import { withNews } from './news'
 
 export type Board = Schemas['Board']
 export type Car = Schemas['Car']
@@ -48,11 +49,17 @@ const BOARD = ['board']
 /** The plan moves on with the clock, in steps of five minutes. */
 const REFETCH_MILLIS = 60_000
 
-/** The board as it is now; refetched when the server says that something changed. */
+/** The board as it is now; what is new on it is fetched when the server says that something changed. */
 export function useBoardQuery() {
+  const queries = useQueryClient()
   const query = useQuery({
     queryKey: BOARD,
-    queryFn: () => dataOf(client.GET('/api/board')),
+    queryFn: async () => {
+      const before = queries.getQueryData<Board>(BOARD)
+      if (!before) return dataOf(client.GET('/api/board'))
+      const since = before.edition
+      return withNews(before, await dataOf(client.GET('/api/board/news', { params: { query: { since } } })))
+    },
     refetchInterval: REFETCH_MILLIS,
   })
   const data = useMemo(() => (query.data ? indexed(query.data) : undefined), [query.data])

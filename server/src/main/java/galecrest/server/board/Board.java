@@ -21,9 +21,11 @@ import org.jspecify.annotations.Nullable;
 /**
  * The whole shop as the screens draw it: the record, the plan made of it and the reasons in words, at one moment.
  *
+ * @param edition names this very board, of which a screen may ask what is new since
  * @param change the last change that is in it; a higher number is newer
  */
 public record Board(
+        String edition,
         long change,
         Instant now,
         String zone,

@@ -20,6 +20,7 @@ import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
+import galecrest.server.NewId;
 import galecrest.server.plan.PlanService;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -58,6 +59,7 @@ final class BoardAssembly {
     Board board() {
         List<Board.CommitmentView> commitments = commitments();
         return new Board(
+                NewId.next(),
                 current.change(),
                 shop.now(),
                 shop.zone().getId(),

@@ -35,6 +35,12 @@ class BoardController {
         return boards.board();
     }
 
+    /** What is new since the board of an edition. */
+    @GetMapping("/board/news")
+    BoardNews news(@RequestParam String since) {
+        return boards.news(since);
+    }
+
     @GetMapping("/plan/moved")
     WhatMoved moved() {
         return boards.moved();

@@ -13,18 +13,29 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Puts the board together from the record and the plan. */
 @Service
 public class BoardService {
+    /** Boards that screens may have and ask for news of; a large one takes a few megabytes. */
+    private static final int REMEMBERED = 6;
+
     private final PlanService plans;
     private final BoardRepository record;
     private final Who who;
     private @Nullable Board known;
     private @Nullable Board toldBoard;
+    private final Map<String, Board> editions = new LinkedHashMap<>() {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Board> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
 
     BoardService(PlanService plans, BoardRepository record, Who who) {
         this.plans = plans;
@@ -49,7 +60,16 @@ public class BoardService {
         } else {
             known = fresh;
         }
+        editions.put(fresh.edition(), fresh);
         return fresh;
+    }
+
+    /** What is new since an edition of the board; the whole board where that one is forgotten. */
+    @AnyHand
+    public synchronized BoardNews news(String edition) {
+        Board now = board();
+        Board before = editions.get(edition);
+        return before == null ? BoardNews.all(now) : BoardNews.between(before, now);
     }
 
     /** The draft against what people were told, in words. */

@@ -1,0 +1,41 @@
+import type { Board } from './board'
+import type { Schemas } from './client'
+
+/** The names of the lists of a board. */
+type Listing = { [K in keyof Board]: Board[K] extends unknown[] ? K : never }[keyof Board]
+
+const idOf = (thing: { id: string }) => thing.id
+
+const LISTS: { [K in Listing]: (thing: Board[K][number]) => string } = {
+  cars: idOf,
+  works: idOf,
+  links: idOf,
+  parts: idOf,
+  commitments: idOf,
+  people: idOf,
+  stations: idOf,
+  vendors: idOf,
+  pins: idOf,
+  loads: (load) => `${load.personId} ${load.stationId} ${load.day}`,
+}
+
+/** The board that news make of the one before; what did not change stays the very same object. */
+export function withNews(before: Board, news: Schemas['BoardNews']): Board {
+  const { whole, changed, complete } = news
+  if (whole) return whole
+  if (!changed) return before
+  const after = { ...changed }
+  const keep = <K extends Listing>(name: K) => {
+    if (!complete.includes(name)) {
+      after[name] = replaced(before[name] as Board[K][number][], changed[name], LISTS[name]) as Board[K]
+    }
+  }
+  ;(Object.keys(LISTS) as Listing[]).forEach(keep)
+  return after
+}
+
+function replaced<T>(before: T[], changed: T[], key: (thing: T) => string): T[] {
+  if (changed.length === 0) return before
+  const by = new Map(changed.map((thing) => [key(thing), thing]))
+  return before.map((thing) => by.get(key(thing)) ?? thing)
+}
