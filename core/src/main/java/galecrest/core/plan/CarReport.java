@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What the manager wants to hear of a car: where it is, what it is doing, what comes next, what holds it.
@@ -44,15 +45,18 @@ public record CarReport(
 
     /** Reports of all builds, in the order of the snapshot. */
     public static List<CarReport> all(ShopSnapshot shop, Plan plan) {
-        Map<WorkId, Plan.Placed> placed = new HashMap<>();
-        plan.placed().forEach(p -> placed.put(p.work(), p));
-        List<CarReport> reports = new ArrayList<>();
+        Map<WorkId, Plan.Placed> placed = plan.byWork();
+        Map<CommitmentId, Plan.Outlook> outlooks = new HashMap<>();
+        plan.outlooks().forEach(o -> outlooks.put(o.commitment(), o));
+        Map<BuildId, List<Work>> openOf = shop.works().stream()
+                .filter(w -> w.status() != Status.DONE)
+                .collect(Collectors.groupingBy(Work::build));
+        Set<WorkId> waiting = behindOpenWork(shop);
         Map<BuildId, StationId> standing = standing(shop, plan);
+        List<CarReport> reports = new ArrayList<>();
         for (var build : shop.builds()) {
-            List<Work> open = shop.works().stream()
-                    .filter(w -> w.build().equals(build.id()) && w.status() != Status.DONE)
-                    .toList();
-            Optional<CommitmentId> date = pressing(shop, plan, build.id());
+            List<Work> open = openOf.getOrDefault(build.id(), List.of());
+            Optional<CommitmentId> date = pressing(shop, outlooks, build.id());
             List<WorkId> doing = open.stream()
                     .filter(w -> w instanceof Job job && goingOn(job))
                     .map(Work::id)
@@ -61,7 +65,12 @@ public record CarReport(
                     build.id(),
                     doing,
                     next(open, placed),
-                    held(shop, plan, open, placed, date),
+                    held(
+                            shop,
+                            open,
+                            placed,
+                            waiting,
+                            date.map(d -> outlooks.get(d).chain()).orElse(List.of())),
                     date,
                     open.stream()
                             .filter(w -> w instanceof Outwork o
@@ -90,9 +99,8 @@ public record CarReport(
                 .map(Work::id);
     }
 
-    private static Optional<CommitmentId> pressing(ShopSnapshot shop, Plan plan, BuildId build) {
-        Map<CommitmentId, Plan.Outlook> outlooks = new HashMap<>();
-        plan.outlooks().forEach(o -> outlooks.put(o.commitment(), o));
+    private static Optional<CommitmentId> pressing(
+            ShopSnapshot shop, Map<CommitmentId, Plan.Outlook> outlooks, BuildId build) {
         return shop.commitments().stream()
                 .filter(c -> c.build().equals(build))
                 .filter(c -> c.due().isAfter(shop.now()) || outlooks.get(c.id()).late())
@@ -108,15 +116,11 @@ public record CarReport(
     /** The hold on the chain of the pressing date first, else of the work that would start soonest. */
     private static Optional<HeldBy> held(
             ShopSnapshot shop,
-            Plan plan,
             List<Work> open,
             Map<WorkId, Plan.Placed> placed,
-            Optional<CommitmentId> date) {
-        Set<WorkId> chain = new HashSet<>();
-        plan.outlooks().stream()
-                .filter(o -> date.isPresent() && o.commitment().equals(date.get()))
-                .forEach(o -> chain.addAll(o.chain()));
-        Set<WorkId> waiting = behindOpenWork(shop);
+            Set<WorkId> waiting,
+            List<WorkId> chainOfDate) {
+        Set<WorkId> chain = Set.copyOf(chainOfDate);
         return open.stream()
                 .filter(w -> placed.containsKey(w.id()) && !waiting.contains(w.id()))
                 .filter(w -> holds(shop, w, placed.get(w.id())))

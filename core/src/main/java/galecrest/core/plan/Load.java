@@ -3,13 +3,17 @@ package galecrest.core.plan;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Span;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.Predicate;
 
 /**
  * How loaded a person or station is on a day, in minutes.
@@ -20,52 +24,91 @@ import java.util.function.Predicate;
  */
 public record Load(
         Optional<PersonId> person, Optional<StationId> station, LocalDate day, int planned, int there, boolean away) {
+    private static final int OPEN_MINUTES = 480;
+
     /** Loads of all people, then all stations, over so many days from today. */
     public static List<Load> of(ShopSnapshot shop, Plan plan, int days) {
-        Grid grid = new Grid(shop.now(), shop.zone(), java.time.Duration.ofDays(days + 1L));
+        Grid grid = new Grid(shop.now(), shop.zone(), Duration.ofDays(days + 1L));
         Calendars calendars = new Calendars(shop, grid);
         LocalDate today = grid.today();
+        Planned planned = new Planned(today, shop.zone(), days);
+        plan.placed().forEach(planned::add);
         List<Load> loads = new ArrayList<>();
         for (int day = 0; day < days; day++) {
             LocalDate date = today.plusDays(day);
-            Span span = span(date, shop.zone());
-            int from = Math.max(0, grid.atOrAfter(span.from()));
-            int to = Math.max(0, grid.atOrBefore(span.to()));
+            int from = Math.max(0, grid.atOrAfter(planned.midnights[day]));
+            int to = Math.max(0, grid.atOrBefore(planned.midnights[day + 1]));
             for (int i = 0; i < shop.people().size(); i++) {
                 PersonId id = shop.people().get(i).id();
                 SlotWindows in = calendars.person(i);
                 int there = Grid.SLOT_MINUTES * (in.workBefore(to) - in.workBefore(from));
                 boolean away = there == 0 && calendars.onLeave(i).opensWithin(from, to);
-                int planned = minutes(plan, span, p -> p.crew().contains(id));
-                loads.add(new Load(Optional.of(id), Optional.empty(), date, planned, there, away));
+                loads.add(new Load(Optional.of(id), Optional.empty(), date, planned.of(id, day), there, away));
             }
             for (var station : shop.stations()) {
-                Optional<StationId> id = Optional.of(station.id());
-                int planned = minutes(plan, span, p -> p.station().equals(id));
                 boolean shut = station.closures().stream().anyMatch(c -> c.covers(date));
-                loads.add(new Load(Optional.empty(), id, date, planned, shut ? 0 : 480, shut));
+                loads.add(new Load(
+                        Optional.empty(),
+                        Optional.of(station.id()),
+                        date,
+                        planned.of(station.id(), day),
+                        shut ? 0 : OPEN_MINUTES,
+                        shut));
             }
         }
         return loads;
     }
 
-    private static Span span(LocalDate date, ZoneId zone) {
-        return new Span(
-                date.atStartOfDay(zone).toInstant(),
-                date.plusDays(1).atStartOfDay(zone).toInstant());
-    }
+    /** The minutes of each day that a plan has a person at work or a station taken. */
+    private static final class Planned {
+        private final LocalDate first;
+        private final ZoneId zone;
+        /** When each day begins, and when the last ends. */
+        private final Instant[] midnights;
 
-    private static int minutes(Plan plan, Span day, Predicate<Plan.Placed> of) {
-        long minutes = 0;
-        for (Plan.Placed placed : plan.placed()) {
-            if (placed.start().isBefore(day.to()) && day.from().isBefore(placed.end()) && of.test(placed)) {
-                for (Span at : placed.at()) {
-                    Instant from = at.from().isAfter(day.from()) ? at.from() : day.from();
-                    Instant to = at.to().isBefore(day.to()) ? at.to() : day.to();
-                    minutes += Math.max(0, java.time.Duration.between(from, to).toMinutes());
+        private final Map<Object, int[]> minutes = new HashMap<>();
+
+        Planned(LocalDate first, ZoneId zone, int days) {
+            this.first = first;
+            this.zone = zone;
+            midnights = new Instant[days + 1];
+            Arrays.setAll(
+                    midnights, day -> first.plusDays(day).atStartOfDay(zone).toInstant());
+        }
+
+        void add(Plan.Placed placed) {
+            for (Span at : placed.at()) {
+                long from =
+                        ChronoUnit.DAYS.between(first, at.from().atZone(zone).toLocalDate());
+                for (int day = (int) Math.max(0, from); day < days() && midnights[day].isBefore(at.to()); day++) {
+                    int overlap = overlap(at, day);
+                    for (PersonId person : placed.crew()) {
+                        minutesOf(person)[day] += overlap;
+                    }
+                    if (placed.station().isPresent()) {
+                        minutesOf(placed.station().get())[day] += overlap;
+                    }
                 }
             }
         }
-        return (int) minutes;
+
+        int of(Object personOrStation, int day) {
+            int[] its = minutes.get(personOrStation);
+            return its == null ? 0 : its[day];
+        }
+
+        private int days() {
+            return midnights.length - 1;
+        }
+
+        private int overlap(Span at, int day) {
+            Instant from = at.from().isAfter(midnights[day]) ? at.from() : midnights[day];
+            Instant to = at.to().isBefore(midnights[day + 1]) ? at.to() : midnights[day + 1];
+            return (int) Math.max(0, Duration.between(from, to).toMinutes());
+        }
+
+        private int[] minutesOf(Object personOrStation) {
+            return minutes.computeIfAbsent(personOrStation, id -> new int[days()]);
+        }
     }
 }

@@ -12,7 +12,6 @@ import galecrest.core.people.PersonId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -65,8 +64,7 @@ public record NowList(List<OfPerson> people, List<Held> held) {
         Map<WorkId, Instant> latest = Needs.of(shop, guide).latestStarts();
         Comparator<WorkId> wanted = Comparator.<WorkId, Instant>comparing(w -> latest.getOrDefault(w, Instant.MAX))
                 .thenComparing(w -> w);
-        Map<WorkId, Plan.Placed> placed = new HashMap<>();
-        plan.placed().forEach(p -> placed.put(p.work(), p));
+        Map<WorkId, Plan.Placed> placed = plan.byWork();
         Set<BuildId> taken = takenCars(shop);
         List<Job> free = new ArrayList<>();
         for (int node = 0; node < model.size; node++) {

@@ -9,7 +9,9 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -38,6 +40,13 @@ public record Plan(
         startedAtRisk = List.copyOf(startedAtRisk);
         thawed = List.copyOf(thawed);
         outlooks = List.copyOf(outlooks);
+    }
+
+    /** Where each piece of work is placed; a new map, which may be changed. */
+    public Map<WorkId, Placed> byWork() {
+        Map<WorkId, Placed> by = new HashMap<>(2 * placed.size());
+        placed.forEach(p -> by.put(p.work(), p));
+        return by;
     }
 
     /**

@@ -48,8 +48,7 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
     }
 
     public static PlanDifference between(Plan before, Plan after) {
-        Map<WorkId, Plan.Placed> old = new HashMap<>();
-        before.placed().forEach(p -> old.put(p.work(), p));
+        Map<WorkId, Plan.Placed> old = before.byWork();
         List<Moved> moved = new ArrayList<>();
         Set<PersonId> toTell = new TreeSet<>();
         for (Plan.Placed now : after.placed()) {

@@ -219,15 +219,13 @@ public final class Sentences {
         return Optional.ofNullable(works.get(id)).map(w -> cars.get(w.build())).orElse("?");
     }
 
-    /** The chain of a commitment in a sentence. */
-    public String chain(Commitment commitment, Plan.Outlook outlook, Plan plan) {
+    /** The chain of a commitment in a sentence; {@code placed} is where the plan has the work. */
+    public String chain(Commitment commitment, Plan.Outlook outlook, Map<WorkId, Plan.Placed> placed) {
         String due = commitment.name() + ", " + time(commitment.due()) + ", ";
         if (!outlook.missing().isEmpty()) {
             return due + "cannot be promised: " + work(outlook.missing().get(0)) + " cannot be planned.";
         }
         String margin = due + "has " + hours(outlook.margin().orElse(Minutes.ZERO)) + " of margin";
-        Map<WorkId, Plan.Placed> placed = new HashMap<>();
-        plan.placed().forEach(p -> placed.put(p.work(), p));
         List<String> links = new ArrayList<>();
         List<String> run = new ArrayList<>();
         for (int i = outlook.chain().size() - 1; i >= 0; i--) {

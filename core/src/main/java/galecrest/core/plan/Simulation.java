@@ -92,8 +92,7 @@ public final class Simulation {
 
     /** Lets each job have the crew and the station of the plan only. */
     private void assign(Plan plan) {
-        Map<WorkId, Plan.Placed> placed = new HashMap<>();
-        plan.placed().forEach(p -> placed.put(p.work(), p));
+        Map<WorkId, Plan.Placed> placed = plan.byWork();
         Crews crews = new Crews(model.network.shop, model.calendars, model.pools);
         for (int node = 0; node < model.size; node++) {
             Plan.Placed where = placed.get(model.network.works.get(node).id());

@@ -39,7 +39,7 @@ final class Candidates {
     private final ShopSnapshot shop;
     private final Commitment commitment;
     private final Map<WorkId, Work> works = new HashMap<>();
-    private final Map<WorkId, Plan.Placed> placed = new HashMap<>();
+    private final Map<WorkId, Plan.Placed> placed;
     /** What the date waits for by the plan, in order of start. */
     private final List<Plan.Placed> waits = new ArrayList<>();
     /** The same, and what is on the chain in many trials. */
@@ -51,7 +51,7 @@ final class Candidates {
         this.shop = shop;
         this.commitment = commitment;
         shop.works().forEach(w -> works.put(w.id(), w));
-        plan.placed().forEach(p -> placed.put(p.work(), p));
+        placed = plan.byWork();
         odds = chance.odds().stream()
                 .filter(o -> o.commitment().equals(commitment.id()))
                 .findFirst()

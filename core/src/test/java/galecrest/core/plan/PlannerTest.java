@@ -202,7 +202,7 @@ class PlannerTest {
         Plan.Outlook race = plan.outlooks().get(0);
         assertThat(race.margin()).contains(Minutes.of(-120));
         assertThat(race.chain()).containsExactly(new WorkId("load"), new WorkId("exhaust"));
-        assertThat(new Sentences(shop).chain(shop.commitments().get(0), race, plan))
+        assertThat(new Sentences(shop).chain(shop.commitments().get(0), race, plan.byWork()))
                 .isEqualTo("race, Wed 13:00, has −2 h of margin: exhaust waits: the part flange is ready Wed 12:00,"
                         + " then load.");
     }

@@ -42,7 +42,7 @@ final class BoardAssembly {
     private final ShopSnapshot shop;
     private final Plan plan;
     private final Sentences words;
-    private final Map<WorkId, Plan.Placed> placed = new HashMap<>();
+    private final Map<WorkId, Plan.Placed> placed;
     private final Map<WorkId, String> cannot = new HashMap<>();
 
     BoardAssembly(PlanService.Current current, PlanService plans, BoardRepository record) {
@@ -52,7 +52,7 @@ final class BoardAssembly {
         this.shop = current.shop();
         this.plan = current.plan();
         this.words = new Sentences(shop);
-        plan.placed().forEach(p -> placed.put(p.work(), p));
+        this.placed = plan.byWork();
         plan.unplanned().forEach(u -> cannot.put(u.work(), u.reason()));
     }
 
@@ -370,7 +370,7 @@ final class BoardAssembly {
                     outlook.margin().map(m -> m.value()).orElse(null),
                     outlook.chain().stream().map(WorkId::value).toList(),
                     outlook.missing().stream().map(WorkId::value).toList(),
-                    words.chain(commitment, outlook, plan)));
+                    words.chain(commitment, outlook, placed)));
         }
         return views;
     }

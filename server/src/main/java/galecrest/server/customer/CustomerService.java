@@ -123,8 +123,7 @@ class CustomerService {
     }
 
     private static List<String> next(PlanService.Current now, List<Work> works) {
-        Map<WorkId, Plan.Placed> placed = new HashMap<>();
-        now.plan().placed().forEach(p -> placed.put(p.work(), p));
+        Map<WorkId, Plan.Placed> placed = now.plan().byWork();
         return works.stream()
                 .filter(w -> w.status() == Status.TODO && placed.containsKey(w.id()))
                 .sorted(Comparator.comparing((Work w) -> placed.get(w.id()).start())

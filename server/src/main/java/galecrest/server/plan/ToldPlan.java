@@ -6,7 +6,6 @@ import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,10 +18,8 @@ final class ToldPlan {
     private ToldPlan() {}
 
     static Plan of(ShopSnapshot shop, Plan now) {
-        Map<WorkId, Plan.Placed> told = new HashMap<>();
-        shop.published().ifPresent(p -> p.placed().forEach(placed -> told.put(placed.work(), placed)));
-        Map<WorkId, Plan.Placed> present = new HashMap<>();
-        now.placed().forEach(p -> present.put(p.work(), p));
+        Map<WorkId, Plan.Placed> told = shop.published().map(Plan::byWork).orElse(Map.of());
+        Map<WorkId, Plan.Placed> present = now.byWork();
         List<Plan.Placed> placed = new ArrayList<>();
         for (var work : shop.works()) {
             Plan.Placed is = present.get(work.id());

@@ -1,0 +1,59 @@
+import { expect, test } from 'vitest'
+import type { Board } from './board'
+import { withNews } from './news'
+
+const board = (parts: Partial<Record<keyof Board, unknown>>) =>
+  ({
+    edition: 'a',
+    cars: [],
+    works: [],
+    links: [],
+    parts: [],
+    commitments: [],
+    people: [],
+    stations: [],
+    vendors: [],
+    pins: [],
+    loads: [],
+    ...parts,
+  }) as unknown as Board
+
+const before = board({
+  works: [
+    { id: 'weld', note: 'as it was' },
+    { id: 'paint', note: 'as it was' },
+  ],
+  pins: [{ id: 'old' }],
+  loads: [
+    { personId: 'bo', day: '2026-11-25', plannedMinutes: 60 },
+    { stationId: 'lift', day: '2026-11-25', plannedMinutes: 90 },
+    { personId: 'bo', day: '2026-11-26', plannedMinutes: 120 },
+  ],
+})
+
+test('what is different takes its place, and the rest stays the very same', () => {
+  const changed = board({
+    edition: 'b',
+    works: [{ id: 'paint', note: 'later' }],
+    loads: [{ personId: 'bo', day: '2026-11-26', plannedMinutes: 0 }],
+  })
+  const after = withNews(before, { changed, complete: [] })
+  expect(after.edition).toBe('b')
+  expect(after.works.map((w) => w.note)).toEqual(['as it was', 'later'])
+  expect(after.works[0]).toBe(before.works[0])
+  expect(after.loads.map((l) => l.plannedMinutes)).toEqual([60, 90, 0])
+  expect(after.pins).toBe(before.pins)
+})
+
+test('a complete list is taken as it is, also an empty one', () => {
+  const changed = board({ edition: 'b', works: [before.works[1]] })
+  const after = withNews(before, { changed, complete: ['works', 'pins'] })
+  expect(after.works.map((w) => w.id)).toEqual(['paint'])
+  expect(after.pins).toEqual([])
+  expect(after.loads).toBe(before.loads)
+})
+
+test('a whole board is the board', () => {
+  const whole = board({ edition: 'c' })
+  expect(withNews(before, { whole, complete: [] })).toBe(whole)
+})
