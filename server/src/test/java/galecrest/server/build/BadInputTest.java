@@ -168,6 +168,17 @@ class BadInputTest extends ServerTest {
     }
 
     @Test
+    void whatIsMissingIsNamedAtItsField() throws Exception {
+        ObjectNode form = jobForm("Engine loom in");
+        form.remove("buildId");
+        ((ObjectNode) form.get("spec")).remove("zone");
+        Answer answer = call(MARA, "POST", "/api/jobs", form);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at("buildId")).isEqualTo("This is missing.");
+        assertThat(answer.at("spec.zone")).isEqualTo("This is missing.");
+    }
+
+    @Test
     void twoPeopleEditTheSameJob() throws Exception {
         String id = workOf("8", "Engine loom in").get("id").asText();
         ObjectNode mine = jobForm("Engine loom in");
