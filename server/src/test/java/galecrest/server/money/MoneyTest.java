@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import java.io.StringReader;
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
@@ -78,7 +79,7 @@ class MoneyTest extends ServerTest {
 
     /** The file is read back by a parser of its own (Commons CSV, RFC 4180). */
     @Test
-    void theInvoiceHasTheLinesOfTheLedger() throws Exception {
+    void theInvoiceAddsUp() throws Exception {
         String file = mvc.perform(MockMvcRequestBuilders.get("/api/ledger/" + car() + "/invoice.csv")
                         .cookie(session(MARA)))
                 .andReturn()
@@ -93,12 +94,21 @@ class MoneyTest extends ServerTest {
                 .parse(new StringReader(file))) {
             rows = parser.getRecords();
         }
-        JsonNode lines = ledger().get("lines");
-        assertThat(rows).isNotEmpty();
-        for (CSVRecord row : rows) {
-            assertThat(row.isConsistent()).isTrue();
+        BigDecimal net = BigDecimal.ZERO;
+        for (CSVRecord row : rows.subList(0, rows.size() - 1)) {
+            BigDecimal line = new BigDecimal(row.get("net"));
+            assertThat(line)
+                    .isEqualByComparingTo(new BigDecimal(row.get("quantity"))
+                            .multiply(new BigDecimal(row.get("unit price")))
+                            .setScale(2, RoundingMode.HALF_UP));
+            net = net.add(line);
         }
-        assertThat(rows.size()).isLessThanOrEqualTo(lines.size() + 1);
+        assertThat(net).isPositive();
+        CSVRecord tax = rows.get(rows.size() - 1);
+        BigDecimal percent = money(call(MARA, "GET", "/api/ledger", null).body().get("taxPercent"));
+        assertThat(tax.get("kind")).isEqualTo("tax");
+        assertThat(new BigDecimal(tax.get("net")))
+                .isEqualByComparingTo(net.multiply(percent).movePointLeft(2).setScale(2, RoundingMode.HALF_UP));
     }
 
     @Test
