@@ -42,6 +42,11 @@ public record Plan(
         outlooks = List.copyOf(outlooks);
     }
 
+    /** The same plan with work placed otherwise; what it means for the dates is left as it was. */
+    public Plan withPlaced(List<Placed> other) {
+        return new Plan(madeFor, other, unplanned, brokenPins, startedAtRisk, thawed, outlooks, score);
+    }
+
     /** Where each piece of work is placed; a new map, which may be changed. */
     public Map<WorkId, Placed> byWork() {
         Map<WorkId, Placed> by = new HashMap<>(2 * placed.size());

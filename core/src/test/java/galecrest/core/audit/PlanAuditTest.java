@@ -34,18 +34,6 @@ class PlanAuditTest {
                 p.because());
     }
 
-    private static Plan with(Plan plan, List<Plan.Placed> placed) {
-        return new Plan(
-                plan.madeFor(),
-                placed,
-                plan.unplanned(),
-                plan.brokenPins(),
-                plan.startedAtRisk(),
-                plan.thawed(),
-                plan.outlooks(),
-                plan.score());
-    }
-
     /** How often tampering with one placement is noticed, by rule. */
     private static Map<String, Integer> caught(UnaryOperator<Plan.Placed> tamper) {
         Map<String, Integer> rules = new HashMap<>();
@@ -55,7 +43,7 @@ class PlanAuditTest {
             for (int i = 0; i < plan.placed().size(); i++) {
                 List<Plan.Placed> placed = new ArrayList<>(plan.placed());
                 placed.set(i, tamper.apply(placed.get(i)));
-                PlanAudit.violations(shop, with(plan, placed)).stream()
+                PlanAudit.violations(shop, plan.withPlaced(placed)).stream()
                         .map(Violation::rule)
                         .distinct()
                         .forEach(rule -> rules.merge(rule, 1, Integer::sum));
@@ -108,10 +96,10 @@ class PlanAuditTest {
         List<Plan.Placed> fewer = plan.placed().subList(1, plan.placed().size());
         List<Plan.Placed> more = new ArrayList<>(plan.placed());
         more.add(plan.placed().get(0));
-        assertThat(PlanAudit.violations(shop, with(plan, fewer)))
+        assertThat(PlanAudit.violations(shop, plan.withPlaced(fewer)))
                 .extracting(Violation::rule)
                 .contains("complete");
-        assertThat(PlanAudit.violations(shop, with(plan, more)))
+        assertThat(PlanAudit.violations(shop, plan.withPlaced(more)))
                 .extracting(Violation::rule)
                 .contains("complete");
     }

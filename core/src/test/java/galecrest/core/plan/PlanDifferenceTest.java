@@ -115,14 +115,6 @@ class PlanDifferenceTest {
                         was.station(),
                         was.slotMissed(),
                         was.because()));
-        return new Plan(
-                plan.madeFor(),
-                placed,
-                plan.unplanned(),
-                plan.brokenPins(),
-                plan.startedAtRisk(),
-                plan.thawed(),
-                plan.outlooks(),
-                plan.score());
+        return plan.withPlaced(placed);
     }
 }

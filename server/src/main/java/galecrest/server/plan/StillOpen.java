@@ -16,14 +16,7 @@ final class StillOpen {
                 .filter(w -> w.status() == Status.TODO)
                 .map(w -> w.id())
                 .collect(Collectors.toSet());
-        return new Plan(
-                plan.madeFor(),
-                plan.placed().stream().filter(p -> open.contains(p.work())).toList(),
-                plan.unplanned(),
-                plan.brokenPins(),
-                plan.startedAtRisk(),
-                plan.thawed(),
-                plan.outlooks(),
-                plan.score());
+        return plan.withPlaced(
+                plan.placed().stream().filter(p -> open.contains(p.work())).toList());
     }
 }
