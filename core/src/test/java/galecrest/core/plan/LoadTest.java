@@ -50,7 +50,7 @@ class LoadTest {
                 .allSatisfy(load -> assertThat(load.planned()).isEqualTo((int) counted(shop, plan, load)));
     }
 
-    /** Nobody is planned for longer than they are in, but for what has been started and outlasts the shift. */
+    /** Nobody is planned for longer than they are in, on any day. */
     @Property(tries = 40)
     void peopleAreInWhileTheyWork(@ForAll @LongRange(min = 0) long seed) {
         ShopSnapshot shop = RandomShops.shop(seed, 20);

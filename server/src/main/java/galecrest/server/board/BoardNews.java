@@ -8,14 +8,13 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a screen is told instead of the whole board, if it has one already: an edit moves a few dozen of a thousand jobs.
+ * What a screen is told instead of the whole board, if it has one already.
  *
  * @param whole the whole board, where the one the screen has is no longer remembered; there is nothing else then
  * @param changed the board, its lists with no more than the things that are different
  * @param complete the names of the lists that are whole nevertheless, as things came, went or changed places in them
  */
 public record BoardNews(@Nullable Board whole, @Nullable Board changed, Set<String> complete) {
-
     static BoardNews all(Board board) {
         return new BoardNews(board, null, Set.of());
     }

@@ -12,7 +12,10 @@ import org.springframework.http.converter.HttpMessageConverter;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
 
-/** Refuses a form that lacks what it needs, at each field: a component of a record may only be absent where it is nullable. */
+/**
+ * Refuses a form that lacks what it needs, at each field: a component of a record may be absent only where it is
+ * nullable.
+ */
 @ControllerAdvice
 class NothingMissing extends RequestBodyAdviceAdapter {
     @Override
