@@ -182,6 +182,9 @@ final class Calendars {
     }
 
     private SlotWindows openDays(Station station) {
+        if (station.closures().isEmpty()) {
+            return SlotWindows.always(grid.slots());
+        }
         List<Span> spans = new ArrayList<>();
         for (LocalDate day = grid.today(); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
             if (!shut(station.closures(), day)) {

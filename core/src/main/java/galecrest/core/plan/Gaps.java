@@ -13,7 +13,6 @@ final class Gaps {
     private int[] workFrom = new int[16];
     private int[] workTo = new int[16];
     private int count;
-    private final Finger finger = new Finger();
     private int shortest;
     private int foundTo;
     private final SlotWindows hours;
@@ -32,12 +31,11 @@ final class Gaps {
         workFrom[0] = 0;
         workTo[0] = hours.workBefore(slots);
         count = 1;
-        finger.reset();
     }
 
     /** The last gap that begins at the slot or before; −1 where there is none. */
     private int at(int slot) {
-        return finger.last(from, count, slot);
+        return Sorted.last(from, count, slot);
     }
 
     void take(int a, int b) {

@@ -190,7 +190,7 @@ final class JobFit {
         endFrom = endNotBefore;
         start = from;
         boolean alone = crew.pools.length == 1;
-        for (boolean more = alone || toGap(); more; more = toGap()) {
+        for (boolean more = alone || toGap(latestEnd); more; more = toGap(latestEnd)) {
             if (!advance()) {
                 return false;
             }
@@ -232,23 +232,25 @@ final class JobFit {
         }
     }
 
-    /** Moves the start to where each of the crew is free for long enough; false where one never is. */
-    private boolean toGap() {
-        for (int i = 0; i < crew.pools.length; i++) {
-            Gaps gaps = taken.gaps[crew.pools[i]];
+    /** Moves the start to where each of the crew is free for long enough; false where that is never, or too late. */
+    private boolean toGap(int latestEnd) {
+        int agreed = 0;
+        for (int i = 0; agreed < crew.pools.length; i = i + 1 < crew.pools.length ? i + 1 : 0) {
+            int pool = crew.pools[i];
+            Gaps gaps = taken.gaps[pool];
+            agreed++;
             if (gaps == null) {
                 continue;
             }
             int free = gaps.next(start, work);
-            if (free == SlotWindows.NEVER) {
+            if (free + work > latestEnd) {
                 return false;
             }
-            freeTo[crew.pools[i]] = gaps.foundTo();
+            freeTo[pool] = gaps.foundTo();
             if (free > start) {
-                int pool = crew.pools[i];
                 cause.set(Cause.PERSON_BUSY, UNKNOWN, pool, free);
                 start = free;
-                i = -1;
+                agreed = 1;
             }
         }
         return true;

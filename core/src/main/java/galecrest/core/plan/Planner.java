@@ -19,6 +19,8 @@ import java.util.stream.IntStream;
 public final class Planner {
     /** The watch is asked every so many steps. */
     private static final int WATCHED = 16;
+    /** With fewer steps left a search comes to nothing but unrest: it would hardly be past its forward-backward passes. */
+    private static final int LEAST_SEARCH = 8;
 
     private Planner() {}
 
@@ -45,45 +47,59 @@ public final class Planner {
             throw new IllegalArgumentException("The snapshot cannot be planned: " + problems);
         }
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), options.horizon())));
-        List<Search> searches = IntStream.range(0, options.searches())
+        Maker maker = new Maker(model);
+        Population.Member first = begin(model, maker, options);
+        List<Found> found = IntStream.range(0, options.searches())
                 .parallel()
-                .mapToObj(i -> search(model, options, i, watch))
+                .mapToObj(i -> search(model, i == 0 ? maker : new Maker(model), first, options, i, watch))
                 .toList();
-        Search best = searches.stream()
-                .min(Comparator.comparing(s -> s.best().score()))
+        Found best = found.stream()
+                .min(Comparator.comparing(f -> f.member().score()))
                 .orElseThrow();
         return new Thought(
-                best.plan(),
-                Choices.guide(model, best.best().list(), best.best().choices()),
-                searches.stream().mapToLong(Search::steps).sum());
+                best.maker().plan(best.member()),
+                Choices.guide(model, best.member().list(), best.member().choices()),
+                found.stream().mapToLong(f -> f.maker().steps()).sum());
     }
-
-    private static Search search(Model model, PlanOptions options, int number, Watch watch) {
+    /** The best of all orders with all choices, the first choices first; then with the builds let go that are late. */
+    private static Population.Member begin(Model model, Maker maker, PlanOptions options) {
         List<int[]> orders = orders(model, options);
         List<boolean[]> choices = choices(model, options);
-        Search search = new Search(model, orders.get(0), choices.get(0), options.seed() * 31 + number);
+        Beginnings beginnings = new Beginnings(model, maker, orders.get(0), choices.get(0), options.steps());
         for (boolean[] some : choices) {
-            for (int i = 0; i < orders.size() && search.steps() < options.steps(); i++) {
-                search.offer(orders.get(i), some);
-            }
+            orders.forEach(order -> beginnings.offer(order, some));
         }
-        for (int i = 0; i < orders.size() && search.steps() < options.steps(); i++) {
-            search.offerLetGo(orders.get(i));
+        if (told(model)) {
+            orders.forEach(beginnings::offerLetGo);
         }
-        if (search.steps() < options.steps()) {
-            search.begin();
+        return beginnings.best();
+    }
+
+    private static boolean told(Model model) {
+        return Arrays.stream(model.told).anyMatch(t -> t >= 0);
+    }
+
+    /** The best that was found, and who made it. */
+    private record Found(Maker maker, Population.Member member) {}
+
+    /** Goes on from what was found, with a maker of its own, for as many steps as are left. */
+    private static Found search(
+            Model model, Maker maker, Population.Member first, PlanOptions options, int number, Watch watch) {
+        if (maker.steps() + LEAST_SEARCH > options.steps()) {
+            return new Found(maker, first);
         }
+        Search search = new Search(model, maker, first, options.seed() * 31 + number);
         long ask = 0;
-        while (search.steps() < options.steps()) {
-            if (search.steps() >= ask) {
-                if (!watch.goOn(search.steps(), search.best().score())) {
+        while (maker.steps() < options.steps()) {
+            if (maker.steps() >= ask) {
+                if (!watch.goOn(maker.steps(), search.best().score())) {
                     break;
                 }
-                ask = search.steps() + WATCHED;
+                ask = maker.steps() + WATCHED;
             }
             search.step();
         }
-        return search;
+        return new Found(maker, search.best());
     }
 
     /**
@@ -131,16 +147,13 @@ public final class Planner {
         return keys;
     }
 
-    /** The choices to begin with: the guide's, keeping to what was told, and free, with at-risk starts and without. */
+    /** The choices to begin with: the guide's; keeping to what was told, with at-risk starts and without. */
     private static List<boolean[]> choices(Model model, PlanOptions options) {
         List<boolean[]> choices = new ArrayList<>();
         options.guide().ifPresent(g -> choices.add(Choices.of(model, g)));
-        boolean told = Arrays.stream(model.told).anyMatch(t -> t >= 0);
-        for (boolean atRisk : model.network.risks > 0 ? new boolean[] {false, true} : new boolean[] {false}) {
-            if (told) {
-                choices.add(Choices.of(model, atRisk, true, Set.of()));
-            }
-            choices.add(Choices.of(model, atRisk, false, Set.of()));
+        choices.add(Choices.of(model, false, true, Set.of()));
+        if (model.network.risks > 0) {
+            choices.add(Choices.of(model, true, true, Set.of()));
         }
         return choices;
     }

@@ -1,9 +1,7 @@
 package galecrest.core.plan;
 
 import java.util.Arrays;
-import java.util.Set;
 import java.util.SplittableRandom;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Improves a plan step by step; a step is one schedule made and scored. From the best order that it is offered it
@@ -41,10 +39,9 @@ final class Search {
     private static final int[] TABU_PATIENCES = {8, 16, 32};
 
     private final Model model;
-    private final Scorer scorer;
-    private final Mirror mirror;
+    private final Maker maker;
     private final Schedule schedule;
-    private final Floor floor;
+    private final Mirror mirror;
     private final SplittableRandom random;
     private final Neighbours neighbours;
     private final Population population;
@@ -52,7 +49,6 @@ final class Search {
     private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
     private int memory = MEMORIES[0];
     private int patience;
-    private int steps;
     private int stale;
     /** Whether an order may be put in the order of the starts it leads to without making it worse. */
     private boolean sorts;
@@ -65,81 +61,34 @@ final class Search {
 
     private Population.Member best;
 
-    Search(Model model, int[] first, boolean[] firstChoices, long seed) {
+    Search(Model model, Maker maker, Population.Member first, long seed) {
         this.model = model;
-        this.scorer = new Scorer(model);
-        this.mirror = new Mirror(model, scorer);
-        this.schedule = new Schedule(model);
-        this.floor = new Floor(model, scorer);
+        this.maker = maker;
+        this.schedule = maker.schedule;
+        this.mirror = new Mirror(model, maker.scorer);
         this.random = new SplittableRandom(seed);
-        this.neighbours = new Neighbours(model, scorer, random);
+        this.neighbours = new Neighbours(model, maker.scorer, random);
         this.population = new Population(MEMBERS, random);
         this.forbidden = new Forbidden(random);
         patience = patiences()[0];
-        list = first;
-        choices = firstChoices;
-        score = make(first, firstChoices);
-        local = new Population.Member(first, firstChoices, score, Population.mark(schedule));
-        best = local;
-    }
-
-    /** The number of schedules made. */
-    int steps() {
-        return steps;
+        best = first;
+        local = best;
+        list = best.list();
+        choices = best.choices();
+        score = best.score();
+        begin();
     }
 
     Population.Member best() {
         return best;
     }
 
-    /** The plan of the best. */
-    Plan plan() {
-        if (schedule.order != best.list() || schedule.choices != best.choices()) {
-            schedule.generate(best.list(), best.choices());
-        }
-        return Finished.plan(schedule, scorer);
-    }
-
-    private Score make(int[] order, boolean[] picked) {
-        schedule.generate(order, picked);
-        steps++;
-        return scorer.score(schedule);
-    }
-
-    /** The score of an order; null where it is certain to be worse than the limit. */
-    private @Nullable Score make(int[] order, boolean[] picked, Score limit) {
-        steps++;
-        floor.begin(limit);
-        return schedule.generate(order, picked, floor) ? scorer.score(schedule) : null;
-    }
-
-    /** Tries another order to begin with. */
-    void offer(int[] order, boolean[] picked) {
-        Score its = make(order, picked, best.score());
-        if (its != null && its.compareTo(best.score()) < 0) {
-            found(order, picked, its);
-        }
-    }
-
-    /** Tries an order with all kept to what was told but the builds whose dates that has late. */
-    void offerLetGo(int[] order) {
-        if (Arrays.stream(model.told).anyMatch(t -> t >= 0)) {
-            boolean atRisk = model.network.risks > 0 && best.choices()[0];
-            make(order, Choices.of(model, atRisk, true, Set.of()));
-            Set<Integer> late = scorer.lateBuilds(schedule);
-            if (!late.isEmpty()) {
-                offer(order, Choices.of(model, atRisk, true, late));
-            }
-        }
-    }
-
-    /** Begins from the best order that was offered. */
-    void begin() {
-        score = make(best.list(), best.choices());
+    private void begin() {
+        score = maker.make(best.list(), best.choices());
         if (neighbours.sorts) {
             int[] sorted = neighbours.sorted(schedule, best.list());
-            sorts = make(sorted, best.choices()).compareTo(score) <= 0;
-            score = make(best.list(), best.choices());
+            sorts = maker.make(sorted, best.choices()).compareTo(score) <= 0;
+            score = maker.make(best.list(), best.choices());
         }
         settle(best.list(), best.choices(), score);
         passes();
@@ -150,8 +99,8 @@ final class Search {
     private void passes() {
         for (int i = 0; i < PASSES; i++) {
             int[] next = Order.by(model, mirror.keys(schedule));
-            steps++;
-            Score its = make(next, choices);
+            maker.count(1);
+            Score its = maker.make(next, choices);
             boolean helped = its.compareTo(score) < 0;
             if (its.compareTo(score) <= 0) {
                 score = its;
@@ -179,9 +128,9 @@ final class Search {
     /** One neighbour of the present order: kept when it is no worse than that, or than the one of some steps ago. */
     private void late() {
         neighbours.change(list, choices);
-        int at = steps % memory;
+        int at = maker.steps() % memory;
         Score limit = score.compareTo(history[at]) < 0 ? history[at] : score;
-        Score its = make(neighbours.list, neighbours.choices, limit);
+        Score its = maker.make(neighbours.list, neighbours.choices, limit);
         neighbours.tried(its != null && its.compareTo(score) < 0);
         stale++;
         if (its != null && its.compareTo(limit) <= 0) {
@@ -201,7 +150,7 @@ final class Search {
     /** Keeps what was made last where it is the best since the beginning, or of all. */
     private void found(int[] order, boolean[] picked, Score its) {
         if (its.compareTo(local.score()) < 0) {
-            local = new Population.Member(order, picked, its, Population.mark(schedule));
+            local = maker.made(order, picked, its);
         }
         if (its.compareTo(best.score()) < 0) {
             best = local;
@@ -235,8 +184,8 @@ final class Search {
             int wait = (from + i) % all;
             neighbours.ahead(order, picked, wait);
             Score its = bestOfThese == null
-                    ? make(neighbours.list, neighbours.choices)
-                    : make(neighbours.list, neighbours.choices, bestOfThese);
+                    ? maker.make(neighbours.list, neighbours.choices)
+                    : maker.make(neighbours.list, neighbours.choices, bestOfThese);
             stale++;
             boolean record = its != null && its.compareTo(local.score()) < 0;
             if (record) {
@@ -254,7 +203,7 @@ final class Search {
         forbidden.add(neighbours.waits.blocker(wait), neighbours.waits.waiter(wait));
         neighbours.ahead(order, picked, wait);
         int[] next = neighbours.list.clone();
-        settle(next, picked, make(next, picked));
+        settle(next, picked, maker.make(next, picked));
     }
 
     private int[] patiences() {
@@ -284,8 +233,8 @@ final class Search {
         memory = MEMORIES[random.nextInt(MEMORIES.length)];
         patience = patiences()[random.nextInt(patiences().length)];
         stale = 0;
-        score = make(child, picked);
-        local = new Population.Member(child, picked, score, Population.mark(schedule));
+        score = maker.make(child, picked);
+        local = maker.made(child, picked, score);
         found(child, picked, score);
         settle(child, picked, score);
         passes();

@@ -10,11 +10,9 @@ final class Stays {
     private static final int FIELDS = 6;
     private int[][] columns = new int[FIELDS + 1][16];
     private int count;
-    private final Finger finger = new Finger();
 
     void clear() {
         count = 0;
-        finger.reset();
     }
 
     /**
@@ -48,7 +46,7 @@ final class Stays {
 
     /** How many begin before the slot. */
     private int before(int slot) {
-        return finger.last(columns[0], count, slot - 1) + 1;
+        return Sorted.last(columns[0], count, slot - 1) + 1;
     }
 
     /** Another build's stay that overlaps the stretch, the one that ends last; or −1. */

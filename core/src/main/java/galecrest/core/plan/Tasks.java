@@ -9,6 +9,7 @@ import galecrest.core.build.PinId;
 import galecrest.core.build.RunningIn;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
+import galecrest.core.build.WorkId;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.people.Person;
 import galecrest.core.shop.Station;
@@ -32,7 +33,7 @@ final class Tasks {
     private final Pools pools;
     private final Crews crews;
     private final Map<VendorId, Integer> vendors = new HashMap<>();
-    private final Map<Work, Plan.Placed> told;
+    private final Map<WorkId, Plan.Placed> told;
     private final int frozenUntil;
     /** Pins that can never hold, and why. */
     final Map<PinId, String> brokenPins = new LinkedHashMap<>();
@@ -43,18 +44,12 @@ final class Tasks {
         this.crews = new Crews(network.shop, network.calendars, pools);
         network.shop.vendors().forEach(v -> vendors.put(v.id(), vendors.size()));
         network.brokenPins.forEach(b -> brokenPins.put(b.pin(), b.reason()));
-        told = new HashMap<>();
+        told = network.shop.published().map(Plan::byWork).orElse(Map.of());
         int until = 0;
         for (int day = 0; day < network.shop.rules().frozenDays(); day++) {
             until = network.grid.nextDay(until);
         }
         frozenUntil = until;
-        network.shop.published().ifPresent(plan -> plan.placed().forEach(p -> {
-            Work work = network.everyWork.get(p.work());
-            if (work != null) {
-                told.put(work, p);
-            }
-        }));
     }
 
     Task of(int node) {
@@ -139,7 +134,7 @@ final class Tasks {
         int[] starts = new int[network.size()];
         for (int node = 0; node < starts.length; node++) {
             Work work = network.works.get(node);
-            Plan.Placed placed = told.get(work);
+            Plan.Placed placed = told.get(work.id());
             boolean waits = placed != null && work.status() == Status.TODO && !network.isAway(node);
             starts[node] = waits ? Math.max(-1, network.grid.atOrAfter(placed.start())) : -1;
         }
@@ -152,7 +147,7 @@ final class Tasks {
 
     /** What people were told of the job, where it still could be so. */
     private Task.@Nullable Told told(Job job, List<Crew> able, int[] stations) {
-        Plan.Placed placed = told.get(job);
+        Plan.Placed placed = told.get(job.id());
         if (placed == null || job.status() != Status.TODO) {
             return null;
         }
@@ -331,7 +326,7 @@ final class Tasks {
 
     /** The drives that people were told, where all are still to come. */
     private int[] toldDrives(RunningIn work) {
-        Plan.Placed placed = told.get(work);
+        Plan.Placed placed = told.get(work.id());
         if (placed == null
                 || placed.at().size() != work.drives()
                 || network.grid.atOrAfter(placed.start()) < 0
@@ -344,7 +339,7 @@ final class Tasks {
     }
 
     private boolean toldDriver(RunningIn work, int pool) {
-        Plan.Placed placed = told.get(work);
+        Plan.Placed placed = told.get(work.id());
         return placed != null
                 && placed.crew()
                         .contains(network.shop.people().get(pools.anyOf(pool)).id());

@@ -11,7 +11,6 @@ final class Usage {
     private int[] used = new int[16];
     private int[] ended = new int[16];
     private int count;
-    private final Finger finger = new Finger();
 
     Usage() {
         clear();
@@ -22,7 +21,6 @@ final class Usage {
         used[0] = 0;
         ended[0] = -1;
         count = 1;
-        finger.reset();
     }
 
     /** Takes so many from one slot to before another, for the owner. */
@@ -68,7 +66,7 @@ final class Usage {
 
     /** The step that the slot lies in. */
     int stepAt(int slot) {
-        return finger.last(at, count, slot);
+        return Sorted.last(at, count, slot);
     }
 
     /** The first step from this one on that begins before the slot and has more than {@code most} taken; or −1. */

@@ -1,0 +1,54 @@
+package galecrest.core.plan;
+
+import org.jspecify.annotations.Nullable;
+
+/** Makes schedules of one model, each over the one before, and scores them; counts how many. For one thread. */
+final class Maker {
+    final Schedule schedule;
+    final Scorer scorer;
+    private final Floor floor;
+    private int steps;
+
+    Maker(Model model) {
+        schedule = new Schedule(model);
+        scorer = new Scorer(model);
+        floor = new Floor(model, scorer);
+    }
+
+    /** The number of schedules made, with those that were counted elsewhere. */
+    int steps() {
+        return steps;
+    }
+
+    /** Counts schedules that were made elsewhere. */
+    void count(int more) {
+        steps += more;
+    }
+
+    Score make(int[] order, boolean[] choices) {
+        schedule.generate(order, choices);
+        steps++;
+        return scorer.score(schedule);
+    }
+
+    /** The score of an order; null where it is certain to be worse than the limit. */
+    @Nullable
+    Score make(int[] order, boolean[] choices, Score limit) {
+        steps++;
+        floor.begin(limit);
+        return schedule.generate(order, choices, floor) ? scorer.score(schedule) : null;
+    }
+
+    /** The schedule made last, as a member of a population. */
+    Population.Member made(int[] order, boolean[] choices, Score score) {
+        return new Population.Member(order, choices, score, Population.mark(schedule));
+    }
+
+    /** The plan of a member. */
+    Plan plan(Population.Member member) {
+        if (schedule.order != member.list() || schedule.choices != member.choices()) {
+            schedule.generate(member.list(), member.choices());
+        }
+        return Finished.plan(schedule, scorer);
+    }
+}
