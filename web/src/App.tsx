@@ -45,11 +45,7 @@ function Waiting() {
 function Rooms({ account }: { account: Schemas['Account'] }) {
   const board = useBoardQuery()
   if (!board.data) {
-    return board.isError ? (
-      <Nothing title="The shop cannot be read" text={board.error.message} />
-    ) : (
-      <Waiting />
-    )
+    return board.error ? <Nothing title="The shop cannot be read" text={board.error.message} /> : <Waiting />
   }
   const hand = account.role === 'HAND'
   return (

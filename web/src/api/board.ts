@@ -60,10 +60,13 @@ export function useBoardQuery() {
       const since = before.edition
       return withNews(before, await dataOf(client.GET('/api/board/news', { params: { query: { since } } })))
     },
+    // News leave what did not change as it was; comparing a large board again would find nothing.
+    structuralSharing: false,
     refetchInterval: REFETCH_MILLIS,
   })
   const data = useMemo(() => (query.data ? indexed(query.data) : undefined), [query.data])
-  return { ...query, data }
+  // Only what is read here draws anew: that a fetch has begun or ended does not.
+  return { data, error: query.error }
 }
 
 const MOST_TO_PAINT_MILLIS = 300

@@ -1,5 +1,5 @@
 import { notifications } from '@mantine/notifications'
-import { useCallback, useState } from 'react'
+import { startTransition, useCallback, useState } from 'react'
 import { useKnownChange, useRefresh } from './board'
 import { ProblemError } from './client'
 
@@ -13,10 +13,12 @@ export function useSend() {
       change: () => Promise<T>,
       onProblem?: (problem: ProblemError) => boolean,
     ): Promise<T | undefined> => {
-      setBusy(true)
       try {
         const before = known()
-        const result = await change()
+        const going = change()
+        // The request is on its way before anything is drawn of it.
+        startTransition(() => setBusy(true))
+        const result = await going
         // What is heard of the change may have begun to fetch the board already; that is not done twice.
         await refresh(before + 1)
         return result

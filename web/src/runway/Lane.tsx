@@ -1,8 +1,6 @@
 import { memo, useMemo, useRef, useState } from 'react'
-import { useBoard, type Work } from '../api/board'
-import { client, dataOf } from '../api/client'
-import { useSend } from '../api/send'
-import { type Odds, useOdds } from '../api/thinking'
+import type { Work } from '../api/board'
+import { useOdds } from '../api/thinking'
 import { type LaneOf, sameLane } from './lanes'
 import { fitted, labelRoom, ropePaths, rows, STRANDS, strandOf } from './rope'
 import type { DayScale } from './scale'
@@ -41,6 +39,8 @@ interface Props {
   chain: Set<string>
   picked?: string
   canPin: boolean
+  pinned: Set<string>
+  onPin: (work: string, at: string) => void
   onPick: (work: string) => void
   onOpen: (car: string) => void
   onDate: (date: string) => void
@@ -51,7 +51,6 @@ export const Lane = memo(function Lane(props: Props) {
   const { lane, scale, pixels, open, onDate } = props
   const x = (at: string | number) => scale.units(typeof at === 'string' ? Date.parse(at) : at) * pixels
   const height = laneHeight(lane.works, open)
-  const odds = useOdds().of
   return (
     <g>
       {open ? <Strands {...props} x={x} /> : <Rope {...props} x={x} />}
@@ -70,7 +69,7 @@ export const Lane = memo(function Lane(props: Props) {
                 stroke="var(--hot)"
               />
             )}
-            <Whisker odds={odds.get(date.id)} due={date.due} x={x} y={height - 5} />
+            <Whisker date={date.id} due={date.due} x={x} y={height - 5} />
             <rect x={x(date.due) - 1.5} y="3" width="3" height={height - 8} fill="var(--ink)" />
             <rect x={x(date.due) - 7} y="0" width="14" height={height} fill="transparent" />
           </g>
@@ -89,7 +88,8 @@ function alike(a: Props, b: Props): boolean {
 }
 
 /** Where the finish may fall: from 5 to 95 % of the trials, thick from half to 80 %; hot past the date. */
-function Whisker({ odds, due, x, y }: { odds?: Odds; due: string; x: Drawn['x']; y: number }) {
+function Whisker({ date, due, x, y }: { date: string; due: string; x: Drawn['x']; y: number }) {
+  const odds = useOdds().of.get(date)
   const low = odds?.spread[1]
   const high = odds?.spread[19] ?? odds?.spread.at(-1)
   if (!odds || !low || !high) return null
@@ -218,7 +218,18 @@ function Strands(props: Drawn) {
             <line x1={-9999} x2={99999} y1={0} y2={0} stroke="var(--line)" strokeWidth="0.6" />
             {strand.works.map((w) => (
               <g key={w.id} transform={`translate(0 ${(strand.rows.get(w.id) ?? 0) * STRAND_HEIGHT})`}>
-                <Job {...props} work={w} label={fitted(w.name, room.get(w.id) ?? 0)} />
+                <Job
+                  work={w}
+                  label={fitted(w.name, room.get(w.id) ?? 0)}
+                  scale={props.scale}
+                  pixels={props.pixels}
+                  onChain={props.chain.has(w.id)}
+                  picked={props.picked === w.id}
+                  pinned={props.pinned.has(w.id)}
+                  canPin={props.canPin && w.status === 'TODO'}
+                  onPick={props.onPick}
+                  onPin={props.onPin}
+                />
               </g>
             ))}
           </g>
@@ -232,23 +243,26 @@ const SNAP = 15 * 60_000
 /** A press that moves less is a click. */
 const DRAG_PIXELS = 5
 
-function Job({
-  work,
-  label,
-  x,
-  scale,
-  pixels,
-  chain,
-  picked,
-  canPin,
-  onPick,
-}: Drawn & { work: Work; label: string }) {
-  const { board } = useBoard()
-  const { send } = useSend()
+interface JobProps {
+  work: Work
+  label: string
+  scale: DayScale
+  pixels: number
+  onChain: boolean
+  picked: boolean
+  pinned: boolean
+  canPin: boolean
+  onPick: (work: string) => void
+  onPin: (work: string, at: string) => void
+}
+
+/** One piece of work of an opened rope; dragged, it is pinned to where it is dropped. */
+const Job = memo(function Job(props: JobProps) {
+  const { work, label, scale, pixels, onChain, picked, pinned, canPin, onPick, onPin } = props
+  const x = (at: string) => scale.units(Date.parse(at)) * pixels
   const p = work.placed!
   const from = useRef<number>(undefined)
   const [by, setBy] = useState(0)
-  const pinned = board.pins.some((pin) => pin.workId === work.id)
   const fill =
     work.kind === 'RUNNING_IN'
       ? 'url(#run)'
@@ -259,13 +273,7 @@ function Job({
   const drop = () => {
     const at = Math.round(scale.instant(scale.units(Date.parse(p.start)) + by / pixels) / SNAP) * SNAP
     setBy(0)
-    void send(() =>
-      dataOf(
-        client.POST('/api/pins', {
-          body: { workId: work.id, kind: 'EXACTLY', at: new Date(at).toISOString() },
-        }),
-      ),
-    )
+    onPin(work.id, new Date(at).toISOString())
   }
   return (
     <g
@@ -273,7 +281,7 @@ function Job({
       tabIndex={0}
       aria-label={`${work.name}, ${p.said}`}
       transform={by ? `translate(${by} 0)` : undefined}
-      style={{ cursor: canPin && work.status === 'TODO' ? 'ew-resize' : 'pointer' }}
+      style={{ cursor: canPin ? 'ew-resize' : 'pointer' }}
       onKeyDown={(e) => e.key === 'Enter' && onPick(work.id)}
       onPointerDown={(e) => {
         e.stopPropagation()
@@ -281,7 +289,7 @@ function Job({
         e.currentTarget.setPointerCapture(e.pointerId)
       }}
       onPointerMove={(e) => {
-        if (from.current === undefined || !canPin || work.status !== 'TODO') return
+        if (from.current === undefined || !canPin) return
         e.stopPropagation()
         const moved = e.clientX - from.current
         if (Math.abs(moved) > DRAG_PIXELS || by !== 0) setBy(moved)
@@ -331,14 +339,14 @@ function Job({
           )}
         </>
       )}
-      {(chain.has(work.id) || picked === work.id) && (
+      {(onChain || picked) && (
         <rect
           x={x(p.start) - 1.5}
           y="1.5"
           width={end - x(p.start) + 3}
           height="18"
           fill="none"
-          stroke={picked === work.id ? 'var(--ink)' : 'var(--hot)'}
+          stroke={picked ? 'var(--ink)' : 'var(--hot)'}
           strokeWidth="2"
         />
       )}
@@ -355,4 +363,4 @@ function Job({
       </text>
     </g>
   )
-}
+})

@@ -22,6 +22,8 @@ import { useDrag, useView } from './useView'
 import { WhatMoved } from './WhatMoved'
 import { WorkCard } from './WorkCard'
 
+const NONE = new Set<string>()
+
 /** Time to the commitments: a lane a car, the load of people and stations below. */
 export function Runway({ account }: { account: Schemas['Account'] }) {
   const { board, work, commitment } = useBoard()
@@ -49,6 +51,12 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
   const onPick = useCallback((id: string) => put({ work: id }), [put])
   const onOpen = useCallback((id: string) => toggle('car', id), [toggle])
   const onDate = useCallback((id: string) => toggle('date', id), [toggle])
+  const onPin = useCallback(
+    (workId: string, at: string) =>
+      void send(() => dataOf(client.POST('/api/pins', { body: { workId, kind: 'EXACTLY', at } }))),
+    [send],
+  )
+  const pinned = useMemo(() => new Set(board.pins.map((pin) => pin.workId)), [board.pins])
   const lanes = useMemo(() => lanesOf(board), [board])
   const drag = useDrag(pixels, pan)
   if (lanes.length === 0)
@@ -159,8 +167,10 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
                       pixels={pixels}
                       open={view.car === lane.car.id}
                       chain={chain}
-                      picked={picked?.id}
+                      picked={view.car === lane.car.id ? picked?.id : undefined}
                       canPin={account.role === 'MANAGER'}
+                      pinned={view.car === lane.car.id ? pinned : NONE}
+                      onPin={onPin}
                       onPick={onPick}
                       onOpen={onOpen}
                       onDate={onDate}

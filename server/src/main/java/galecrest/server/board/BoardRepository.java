@@ -51,9 +51,18 @@ class BoardRepository {
     }
 
     Map<String, WorkRow> works() {
-        return byId(db.sql("""
+        return byId(
+                db.sql("""
                                 select w.id, s.name as stage, w.note, w.version, coalesce(j.finding, false) as finding
-                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""").query(WorkRow.class).list(), WorkRow::id);
+                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
+                        .query((row, n) -> new WorkRow(
+                                row.getString("id"),
+                                row.getString("stage"),
+                                row.getString("note"),
+                                row.getInt("version"),
+                                row.getBoolean("finding")))
+                        .list(),
+                WorkRow::id);
     }
 
     Map<String, PartRow> parts() {

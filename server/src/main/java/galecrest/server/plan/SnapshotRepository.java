@@ -70,8 +70,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class SnapshotRepository {
     /** Build by build, so that a plan does not hang on what ids happen to be. */
-    private static final String IN_ORDER =
-            " order by (select b.position from build b where b.id = w.build_id), w.position, w.id";
+    private static final String IN_ORDER = " join build b on b.id = w.build_id order by b.position, w.position, w.id";
 
     private final JdbcClient db;
     private final PublishedRepository published;
@@ -316,7 +315,7 @@ public class SnapshotRepository {
                 join part p on p.id = n.part_id and p.kit <> ''
                 join part k on k.build_id = p.build_id and k.kit = p.kit
                 order by part_id""", "work_id", row -> new PartId(row.getString("part_id")));
-        return db.sql("select * from work w join job j on j.work_id = w.id" + IN_ORDER)
+        return db.sql("select w.*, j.* from work w join job j on j.work_id = w.id" + IN_ORDER)
                 .query((row, n) -> {
                     String id = row.getString("id");
                     Integer remaining = row.getObject("remaining_minutes", Integer.class);
@@ -363,7 +362,7 @@ public class SnapshotRepository {
     }
 
     private List<Outwork> outwork() {
-        return db.sql("select * from work w join outwork o on o.work_id = w.id" + IN_ORDER)
+        return db.sql("select w.*, o.* from work w join outwork o on o.work_id = w.id" + IN_ORDER)
                 .query((row, n) -> {
                     Optional<Span> slot = instant(row, "slot_from") == null
                             ? Optional.empty()
@@ -399,7 +398,7 @@ public class SnapshotRepository {
     }
 
     private List<RunningIn> runningIn() {
-        return db.sql("select * from work w join running_in r on r.work_id = w.id" + IN_ORDER)
+        return db.sql("select w.*, r.* from work w join running_in r on r.work_id = w.id" + IN_ORDER)
                 .query((row, n) -> new RunningIn(
                         workId(row),
                         buildId(row),
