@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { type Commitment, useBoard } from '../api/board'
 import { useOdds } from '../api/thinking'
 import { MarginMark } from '../ui/MarginMark'
@@ -18,7 +19,8 @@ interface LabelsProps {
 }
 
 /** Beside a lane: the car, its strands when opened, its margin. */
-export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: LabelsProps) {
+export const LaneLabels = memo(function LaneLabels(props: LabelsProps) {
+  const { lane, top, right, open, picked, onOpen, onDate } = props
   const { board } = useBoard()
   const { car } = lane
   const odds = useOdds().of
@@ -75,7 +77,7 @@ export function LaneLabels({ lane, top, right, open, picked, onOpen, onDate }: L
       )}
     </g>
   )
-}
+})
 
 function MarginButton({
   date,

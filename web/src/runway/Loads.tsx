@@ -33,7 +33,7 @@ function rowsOf(board: Board): Row[] {
 }
 
 /** The names beside the loads, and who is the neck. */
-export function LoadLabels({ width, right }: { width: number; right: number }) {
+export const LoadLabels = memo(function LoadLabels({ width, right }: { width: number; right: number }) {
   const { board } = useBoard()
   const neck = neckOf(board.loads)
   const neckName = board.people.find((p) => p.id === neck?.id)?.name
@@ -79,7 +79,7 @@ export function LoadLabels({ width, right }: { width: number; right: number }) {
       )}
     </g>
   )
-}
+})
 
 const BAR = ROW - 6
 /** Share of a day's width that a bar takes, and of that before it. */
