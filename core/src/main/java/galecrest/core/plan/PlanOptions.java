@@ -1,5 +1,6 @@
 package galecrest.core.plan;
 
+import galecrest.core.build.Status;
 import java.time.Duration;
 import java.util.Optional;
 
@@ -25,10 +26,10 @@ public record PlanOptions(Duration horizon, long steps, int searches, long seed,
         }
     }
 
-    /** For an answer at once: fewer steps the larger the shop. */
+    /** For an answer at once: fewer steps the more open work there is. */
     public static PlanOptions interactive(ShopSnapshot shop) {
-        long steps =
-                Math.max(16, Math.min(250, 25_000 / Math.max(1, shop.works().size())));
+        long open = shop.works().stream().filter(w -> w.status() != Status.DONE).count();
+        long steps = Math.max(16, Math.min(250, 25_000 / Math.max(1, open)));
         return new PlanOptions(HORIZON, steps, 1, 1, Optional.empty());
     }
 

@@ -55,6 +55,10 @@ class Thinker {
     private static final int TRIALS = 1000;
     private static final int RESCUE_TRIALS = 300;
     private static final int THREADS = 2;
+    /** Nobody waits for the odds; whoever works meanwhile has a processor. */
+    private static final int ODDS_THREADS =
+            Math.max(1, Math.min(THREADS, Runtime.getRuntime().availableProcessors() - 1));
+
     private static final long LUCK = 1;
     private static final long ENDLESS = Long.MAX_VALUE / 64;
 
@@ -190,7 +194,11 @@ class Thinker {
     private @Nullable Object chance() {
         PlanService.Current now = plans.current();
         return Simulation.of(
-                        now.shop(), now.plan(), now.guide(), ChanceOptions.of(TRIALS, LUCK, THREADS), done -> goesOn())
+                        now.shop(),
+                        now.plan(),
+                        now.guide(),
+                        ChanceOptions.of(TRIALS, LUCK, ODDS_THREADS),
+                        done -> goesOn())
                 .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOn)
                         .map(h -> OddsView.of(now.change(), now.shop(), c, h)))
                 .orElse(null);
