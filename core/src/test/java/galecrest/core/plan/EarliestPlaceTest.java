@@ -1,0 +1,204 @@
+package galecrest.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import galecrest.core.audit.PlanAudit;
+import galecrest.core.build.Job;
+import galecrest.core.build.Status;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.Station;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Span;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import net.jqwik.api.Assume;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Where a schedule puts the last job of its list, nobody could have done it to end sooner: every other crew, station and
+ * start that would end sooner breaks a rule of {@link PlanAudit}, which knows nothing of how places are looked for.
+ */
+class EarliestPlaceTest {
+    /** So many of the other places are looked at that end only just sooner, and so many of any. */
+    private static final int LOOKED_AT = 30;
+
+    private record Case(Model model, Plan plan, Job job, Plan.Placed placed) {}
+
+    private record Place(int[] people, int station, int start, int end) {}
+
+    /** A random shop without dates, scheduled in a random order, where the last of the list is a job to do. */
+    private static Optional<Case> random(long seed) {
+        ShopSnapshot shop =
+                RandomShops.shop(3 * seed + 1, 4 + (int) (seed % 12)).withCommitments(List.of());
+        Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
+        if (model.size == 0) {
+            return Optional.empty();
+        }
+        Maker maker = new Maker(model);
+        int[] order = Order.by(model, new Random(seed).doubles(model.size).toArray());
+        maker.make(order, Choices.none(model));
+        int last = order[order.length - 1];
+        boolean free = model.network.works.get(last) instanceof Job job
+                && job.status() == Status.TODO
+                && maker.schedule.planned(last)
+                && ((Task.JobTask) model.tasks[last]).exactly() == null;
+        if (!free) {
+            return Optional.empty();
+        }
+        Plan plan = Finished.plan(maker.schedule, maker.scorer);
+        Job job = (Job) model.network.works.get(last);
+        return Optional.of(new Case(model, plan, job, plan.byWork().get(job.id())));
+    }
+
+    /** All places that end sooner than the plan has it, whether they break rules or not. */
+    private static List<Place> sooner(Case of) {
+        List<Station> stations = of.model.network.shop.stations();
+        int[] kind = of.job.stationKind().isEmpty()
+                ? new int[] {-1}
+                : IntStream.range(0, stations.size())
+                        .filter(i -> stations.get(i)
+                                .kind()
+                                .equals(of.job.stationKind().get()))
+                        .toArray();
+        List<Place> places = new ArrayList<>();
+        int before = of.model.grid.atOrAfter(of.placed.end());
+        for (int[] people : crews(of)) {
+            for (int station : kind) {
+                SlotWindows hours = of.model.calendars.crew(people, station);
+                for (int slot = hours.next(0); slot < before; slot = hours.next(slot + 1)) {
+                    int end = end(of, hours, slot);
+                    if (end < before) {
+                        places.add(new Place(people, station, slot, end));
+                    }
+                }
+            }
+        }
+        return places;
+    }
+
+    private static int end(Case of, SlotWindows hours, int slot) {
+        int work = Network.slots(of.job);
+        int window = hours.windowAfter(slot);
+        if (!of.job.oneGo()) {
+            return hours.finish(window, slot, work);
+        }
+        return slot + work <= hours.endOf(window) ? slot + work : SlotWindows.NEVER;
+    }
+
+    /** All sets of as many people as it takes, whatever they can do. */
+    private static List<int[]> crews(Case of) {
+        int people = of.model.network.shop.people().size();
+        return IntStream.range(0, 1 << people)
+                .filter(set -> Integer.bitCount(set) == of.job.crew().size())
+                .mapToObj(set -> IntStream.range(0, people)
+                        .filter(i -> (set >> i & 1) == 1)
+                        .toArray())
+                .toList();
+    }
+
+    private static Plan with(Case of, Place place) {
+        Grid grid = of.model.grid;
+        ShopSnapshot shop = of.model.network.shop;
+        SlotWindows hours = of.model.calendars.crew(place.people, place.station);
+        List<Span> at = new ArrayList<>();
+        for (int w = hours.windowAfter(place.start); w < hours.count() && hours.startOf(w) < place.end; w++) {
+            at.add(grid.span(Math.max(place.start, hours.startOf(w)), Math.min(place.end, hours.endOf(w))));
+        }
+        List<PersonId> crew = IntStream.of(place.people)
+                .mapToObj(i -> shop.people().get(i).id())
+                .toList();
+        Optional<StationId> station = place.station < 0
+                ? Optional.empty()
+                : Optional.of(shop.stations().get(place.station).id());
+        Plan.Placed other = new Plan.Placed(
+                of.job.id(),
+                grid.instant(place.start),
+                grid.instant(place.end),
+                grid.instant(place.end + Grid.slotsFor(of.job.cure())),
+                at,
+                crew,
+                station,
+                false,
+                of.placed.because());
+        return of.plan.withPlaced(
+                of.plan.placed().stream().map(p -> p == of.placed ? other : p).toList());
+    }
+
+    @Property(tries = 300)
+    void whateverWouldEndSoonerBreaksARule(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Optional<Case> one = random(seed);
+        Assume.that(one.isPresent());
+        List<Place> places = new ArrayList<>(sooner(one.get()));
+        places.sort(Comparator.comparingInt(Place::end).reversed());
+        Collections.shuffle(places.subList(Math.min(LOOKED_AT, places.size()), places.size()), new Random(seed));
+        ShopSnapshot shop = one.get().model.network.shop;
+        assertThat(PlanAudit.violations(shop, one.get().plan)).isEmpty();
+        for (Place place : places.subList(0, Math.min(2 * LOOKED_AT, places.size()))) {
+            assertThat(PlanAudit.violations(shop, with(one.get(), place)))
+                    .as("%s at %s to %s", one.get().job.name(), place.start, place.end)
+                    .isNotEmpty();
+        }
+    }
+
+    /** The property above looks at places enough, and its way to build a plan anew breaks no rule by itself. */
+    @Test
+    void thereArePlacesToLookAtAndTheOldOneBuiltAnewIsSound() {
+        Set<String> rules = new TreeSet<>();
+        int looked = 0;
+        for (long seed = 0; seed < 400; seed++) {
+            Optional<Case> one = random(seed);
+            if (one.isEmpty()) {
+                continue;
+            }
+            Case of = one.get();
+            ShopSnapshot shop = of.model.network.shop;
+            assertThat(PlanAudit.violations(shop, with(of, asPlanned(of)))).isEmpty();
+            for (Place place : sooner(of).stream().limit(20).toList()) {
+                looked++;
+                rules.addAll(PlanAudit.violations(shop, with(of, place)).stream()
+                        .map(v -> v.rule())
+                        .collect(Collectors.toSet()));
+            }
+        }
+        assertThat(looked).isGreaterThan(1000);
+        assertThat(rules)
+                .contains(
+                        "crew",
+                        "one job at a time",
+                        "station",
+                        "zone",
+                        "whole car",
+                        "car away",
+                        "cure",
+                        "link",
+                        "part");
+    }
+
+    private static Place asPlanned(Case of) {
+        ShopSnapshot shop = of.model.network.shop;
+        int[] people = of.placed.crew().stream()
+                .mapToInt(of.model.network::person)
+                .sorted()
+                .toArray();
+        int station = of.placed
+                .station()
+                .map(s -> IntStream.range(0, shop.stations().size())
+                        .filter(i -> shop.stations().get(i).id().equals(s))
+                        .findFirst()
+                        .orElseThrow())
+                .orElse(-1);
+        return new Place(
+                people, station, of.model.grid.atOrAfter(of.placed.start()), of.model.grid.atOrAfter(of.placed.end()));
+    }
+}
