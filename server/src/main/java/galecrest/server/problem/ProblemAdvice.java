@@ -87,6 +87,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
             }
         }
+        if (message.contains("insert or update on table") && message.contains("_fkey")) {
+            return detail(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "That cannot be taken",
+                    "Something that this belongs to is not there any more; nothing was changed.",
+                    List.of());
+        }
         LOG.warn("A constraint without words for it: {}", message);
         return detail(
                 HttpStatus.UNPROCESSABLE_ENTITY,

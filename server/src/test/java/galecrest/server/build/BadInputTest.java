@@ -179,6 +179,28 @@ class BadInputTest extends ServerTest {
     }
 
     @Test
+    void whatCannotBeKeptIsNamedAtItsField() throws Exception {
+        ObjectNode form = jobForm("Engine loom in");
+        ((ObjectNode) form.get("spec")).put("name", "Engine \0 loom");
+        form.put("notBefore", "+292278994-08-17T07:12:55Z");
+        Answer answer = call(MARA, "POST", "/api/jobs", form);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at("spec.name")).contains("cannot be kept");
+        assertThat(answer.at("notBefore")).contains("too far off");
+    }
+
+    @Test
+    void whatHangsOnSomethingGoneIsRefusedInWords() throws Exception {
+        Answer answer = call(
+                MARA,
+                "POST",
+                "/api/supplies",
+                Map.of("name", "rivets", "quantity", "200", "boughtFrom", "", "buildId", "none"));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().get("detail").asText()).contains("not there any more");
+    }
+
+    @Test
     void twoPeopleEditTheSameJob() throws Exception {
         String id = workOf("8", "Engine loom in").get("id").asText();
         ObjectNode mine = jobForm("Engine loom in");
