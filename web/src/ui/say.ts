@@ -19,7 +19,6 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
   return made
 }
 
-/** "2026-11-25" in the zone. */
 /** How a vendor has kept its word, with the sample and how far it is believed. */
 export function keptWord(v: Schemas['VendorView']): string {
   if (v.deliveries === 0) return 'nothing on record'
@@ -32,6 +31,7 @@ export function keptWord(v: Schemas['VendorView']): string {
     : `${sample}, ${slip}`
 }
 
+/** "2026-11-25" in the zone. */
 export function dayKey(at: string | number | Date, zone: string): string {
   const parts = format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(
     new Date(at),
