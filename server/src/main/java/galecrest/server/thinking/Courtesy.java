@@ -1,6 +1,7 @@
 package galecrest.server.thinking;
 
 import static java.util.concurrent.TimeUnit.MILLISECONDS;
+import static java.util.concurrent.TimeUnit.NANOSECONDS;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -14,14 +15,22 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Lets people go first: while the server answers somebody, thinking in the background stands still, for a short while. */
+/**
+ * Lets people go first: while the server answers somebody, thinking in the background stands still, for a short while. What
+ * nobody waits for rests as much as it works, since the machine may also be the one that somebody looks at the plan on.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class Courtesy extends OncePerRequestFilter {
     private static final long MOST_MILLIS = 500;
+    /** It rests after so long, and for no longer at once than this. */
+    private static final long WORK_NANOS = 8_000_000;
+
+    private static final long REST_NANOS = 20_000_000;
 
     private final ReentrantLock lock = new ReentrantLock();
     private final Condition nobody = lock.newCondition();
+    private final ThreadLocal<Long> restedAt = ThreadLocal.withInitial(System::nanoTime);
     private int answering;
     private long goesOnUntil = System.nanoTime();
 
@@ -69,5 +78,19 @@ class Courtesy extends OncePerRequestFilter {
         } finally {
             lock.unlock();
         }
+    }
+
+    /** Rests for as long as the thread has worked since it last did. */
+    void rest() {
+        long worked = System.nanoTime() - restedAt.get();
+        if (worked < WORK_NANOS) {
+            return;
+        }
+        try {
+            NANOSECONDS.sleep(Math.min(worked, REST_NANOS));
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        restedAt.set(System.nanoTime());
     }
 }

@@ -185,6 +185,12 @@ class Thinker {
         }
     }
 
+    /** As {@link #goesOn}, for what nobody waits for. */
+    private boolean goesOnAtLeisure() {
+        courtesy.rest();
+        return goesOn();
+    }
+
     /** Whether the present thought is still wanted; asked often, and people who ask for something go first. */
     private boolean goesOn() {
         courtesy.letPass();
@@ -198,8 +204,8 @@ class Thinker {
                         now.plan(),
                         now.guide(),
                         ChanceOptions.of(TRIALS, LUCK, ODDS_THREADS),
-                        done -> goesOn())
-                .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOn)
+                        done -> goesOnAtLeisure())
+                .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOnAtLeisure)
                         .map(h -> OddsView.of(now.change(), now.shop(), c, h)))
                 .orElse(null);
     }

@@ -78,4 +78,18 @@ class CourtesyTest {
         thinking.join();
         assertThat(answered.getCount()).isZero();
     }
+
+    @Test
+    void whatNobodyWaitsForRestsAsLongAsItWorks() {
+        courtesy.rest();
+        for (int i = 0; i < 5; i++) {
+            long begun = System.nanoTime();
+            while (System.nanoTime() - begun < 12_000_000) {
+                Thread.onSpinWait();
+            }
+            long worked = System.nanoTime();
+            courtesy.rest();
+            assertThat(System.nanoTime() - worked).isGreaterThanOrEqualTo(12_000_000);
+        }
+    }
 }
