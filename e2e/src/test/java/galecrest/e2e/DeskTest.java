@@ -51,6 +51,52 @@ class DeskTest extends BrowserTest {
     }
 
     @Test
+    void severalLinesOfAVendorAreOrderedInOneGo() {
+        Page mara = manager();
+        mara.navigate(address("/desk"));
+        button(mara, "Order from a vendor").click();
+        Locator basket = drawer(mara);
+        basket.getByLabel("Vendor").click();
+        mara.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Tarnside"))
+                .click();
+        assertThat(basket).containsText("by its list 8 working days");
+        Locator price = basket.getByLabel("Price of studded tyres, 8");
+        price.fill("-3");
+        basket.getByText(Pattern.compile("Order \\d+ lines?")).click();
+        assertThat(basket.locator(".hot").first()).containsText("between 0 and 10 000 000");
+        price.fill("192");
+        basket.getByText(Pattern.compile("Order \\d+ lines?")).click();
+        assertThat(basket).isHidden();
+        Locator line =
+                region(mara, "Chase list").locator("tr", new Locator.LocatorOptions().setHasText("studded tyres, 8"));
+        assertThat(line).containsText("ordered");
+        button(mara, "Undo").first().click();
+        assertThat(line).not().containsText("ordered");
+    }
+
+    @Test
+    void anotherPartInsteadIsAskedAboutAnew() {
+        Page mara = manager();
+        mara.navigate(address("/desk"));
+        mara.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("driveshaft, long travel"))
+                .click();
+        button(mara, "Another part instead").click();
+        Locator form =
+                mara.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Another part instead of"));
+        form.getByLabel("Which part").fill("driveshaft, plunging");
+        form.getByText("Take this one").click();
+        assertThat(form).containsText("Why another one");
+        form.getByLabel("Why", new Locator.GetByLabelOptions().setExact(true)).fill("theirs is back-ordered");
+        form.getByText("Take this one").click();
+        assertThat(form).isHidden();
+        assertThat(drawer(mara)).containsText("driveshaft, plunging");
+        assertThat(drawer(mara)).containsText("theirs is back-ordered");
+        assertThat(mara.getByLabel("On the part", exactly()).first()).hasValue("");
+        assertThat(mara.getByLabel("On the car", exactly()).first()).hasValue("26 x 30 female");
+        assertThat(button(mara, "Order it")).isDisabled();
+    }
+
+    @Test
     void aCrackedDeliveryIsRefusedOnThePhoneAndTheDeskKnows() {
         Page mara = manager();
         mara.navigate(address("/desk"));

@@ -13,8 +13,11 @@ final class Gaps {
     private int[] workFrom = new int[16];
     private int[] workTo = new int[16];
     private int count;
+    /** Where something was found last. */
+    private int near;
+
     private int shortest;
-    private int foundTo;
+    private int found;
     private final SlotWindows hours;
     private final int slots;
 
@@ -35,7 +38,8 @@ final class Gaps {
 
     /** The last gap that begins at the slot or before; −1 where there is none. */
     private int at(int slot) {
-        return Sorted.last(from, count, slot);
+        near = Sorted.last(from, count, slot, near);
+        return near;
     }
 
     void take(int a, int b) {
@@ -84,24 +88,28 @@ final class Gaps {
         }
     }
 
-    /** Where the gap ends that was found last. */
-    int foundTo() {
-        return foundTo;
+    /** The gap that was found last, from which a search for a later place may go on. */
+    int found() {
+        return found;
+    }
+
+    int endOf(int gap) {
+        return to[gap];
     }
 
     /** The first slot at or after this one from which the person is free for so much work; or {@link SlotWindows#NEVER}. */
     int next(int slot, int work) {
-        int gap = at(slot);
-        if (gap >= 0 && slot < to[gap] && workTo[gap] - workFrom[gap] >= work) {
-            if (workTo[gap] - hours.workBefore(slot) >= work) {
-                foundTo = to[gap];
-                return slot;
-            }
-        }
-        for (gap++; gap < count; gap++) {
-            if (workTo[gap] - workFrom[gap] >= work) {
-                foundTo = to[gap];
-                return from[gap];
+        return next(Math.max(0, at(slot)), slot, work);
+    }
+
+    /** The same, where no gap before that one reaches beyond the slot. */
+    int next(int first, int slot, int work) {
+        for (int gap = first; gap < count; gap++) {
+            if (workTo[gap] - workFrom[gap] >= work
+                    && to[gap] > slot
+                    && (from[gap] >= slot || workTo[gap] - hours.workBefore(slot) >= work)) {
+                found = gap;
+                return Math.max(from[gap], slot);
             }
         }
         return SlotWindows.NEVER;

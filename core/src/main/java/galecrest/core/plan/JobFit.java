@@ -25,10 +25,12 @@ final class JobFit {
     private int window;
     private int endFrom;
     private final Cause cause = new Cause();
-    /** The first gap of each pool of one, and where that ends. */
+    /** The first gap of each pool of one: where that lets the work start, and which it is. */
     private final int[] firstGap;
 
-    private final int[] firstGapTo;
+    private final int[] firstGapAt;
+    /** Of each of the present crew, the gap that was looked at last; one found later lies no earlier. */
+    private final int[] gapAt;
     /** Of each of the present crew, until when the gap lasts that the start lies in: till there nothing takes them. */
     private final int[] freeTo;
 
@@ -51,7 +53,8 @@ final class JobFit {
         this.model = model;
         this.taken = taken;
         this.firstGap = new int[taken.gaps.length];
-        this.firstGapTo = new int[taken.gaps.length];
+        this.firstGapAt = new int[taken.gaps.length];
+        this.gapAt = new int[taken.gaps.length];
         this.freeTo = new int[taken.gaps.length];
         Arrays.fill(freeTo, UNKNOWN);
     }
@@ -89,7 +92,7 @@ final class JobFit {
             if (gaps != null) {
                 if (firstGap[pool] == UNKNOWN) {
                     firstGap[pool] = gaps.next(from, slots);
-                    firstGapTo[pool] = gaps.foundTo();
+                    firstGapAt[pool] = gaps.found();
                 }
                 if (firstGap[pool] > latest) {
                     latest = firstGap[pool];
@@ -103,7 +106,9 @@ final class JobFit {
     /** Sets the reason for a search that begins with the first gap, and that someone alone is free there. */
     private void begin(Crew someCrew, int first, int from) {
         for (int pool : someCrew.pools) {
-            freeTo[pool] = firstGapTo[pool];
+            Gaps gaps = taken.gaps[pool];
+            gapAt[pool] = firstGapAt[pool];
+            freeTo[pool] = gaps == null ? UNKNOWN : gaps.endOf(firstGapAt[pool]);
         }
         if (first > from) {
             cause.set(Cause.PERSON_BUSY, UNKNOWN, busyPool, first);
@@ -122,6 +127,7 @@ final class JobFit {
             for (int someStation : stations) {
                 for (int pool : someCrew.pools) {
                     freeTo[pool] = UNKNOWN;
+                    gapAt[pool] = 0;
                 }
                 cause.set(Cause.NOTHING, -1, -1, 0);
                 if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
@@ -242,11 +248,12 @@ final class JobFit {
             if (gaps == null) {
                 continue;
             }
-            int free = gaps.next(start, work);
+            int free = gaps.next(gapAt[pool], start, work);
             if (free + work > latestEnd) {
                 return false;
             }
-            freeTo[pool] = gaps.foundTo();
+            gapAt[pool] = gaps.found();
+            freeTo[pool] = gaps.endOf(gapAt[pool]);
             if (free > start) {
                 cause.set(Cause.PERSON_BUSY, UNKNOWN, pool, free);
                 start = free;

@@ -10,6 +10,8 @@ final class Stays {
     private static final int FIELDS = 6;
     private int[][] columns = new int[FIELDS + 1][16];
     private int count;
+    /** Where something was found last. */
+    private int near;
 
     void clear() {
         count = 0;
@@ -46,7 +48,8 @@ final class Stays {
 
     /** How many begin before the slot. */
     private int before(int slot) {
-        return Sorted.last(columns[0], count, slot - 1) + 1;
+        near = Sorted.last(columns[0], count, slot - 1, near);
+        return near + 1;
     }
 
     /** Another build's stay that overlaps the stretch, the one that ends last; or −1. */

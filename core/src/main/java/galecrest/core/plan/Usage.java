@@ -11,6 +11,8 @@ final class Usage {
     private int[] used = new int[16];
     private int[] ended = new int[16];
     private int count;
+    /** Where something was found last. */
+    private int near;
 
     Usage() {
         clear();
@@ -66,7 +68,8 @@ final class Usage {
 
     /** The step that the slot lies in. */
     int stepAt(int slot) {
-        return Sorted.last(at, count, slot);
+        near = Sorted.last(at, count, slot, near);
+        return near;
     }
 
     /** The first step from this one on that begins before the slot and has more than {@code most} taken; or −1. */

@@ -13,13 +13,14 @@ class SortedTest {
     @Property(tries = 500)
     void findsWhatBinarySearchFinds(
             @ForAll @Size(max = 40) @IntRange(min = -50, max = 50) int[] values,
-            @ForAll @Size(min = 1, max = 30) @IntRange(min = -60, max = 60) int[] asked) {
+            @ForAll @Size(min = 1, max = 30) @IntRange(min = -60, max = 60) int[] asked,
+            @ForAll @IntRange(min = -2, max = 45) int near) {
         int[] column = Arrays.stream(values).distinct().sorted().toArray();
         for (int count = 0; count <= column.length; count++) {
             for (int slot : asked) {
                 int found = Arrays.binarySearch(column, 0, count, slot);
                 int expected = found >= 0 ? found : -found - 2;
-                assertThat(Sorted.last(column, count, slot)).isEqualTo(expected);
+                assertThat(Sorted.last(column, count, slot, near)).isEqualTo(expected);
             }
         }
     }
@@ -29,7 +30,7 @@ class SortedTest {
         int[] column = Arrays.stream(values).sorted().toArray();
         for (int value : column) {
             long noGreater = Arrays.stream(column).filter(v -> v <= value).count();
-            assertThat(Sorted.last(column, column.length, value)).isEqualTo((int) noGreater - 1);
+            assertThat(Sorted.last(column, column.length, value, 0)).isEqualTo((int) noGreater - 1);
         }
     }
 }
