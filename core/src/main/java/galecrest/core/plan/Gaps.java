@@ -8,10 +8,16 @@ import java.util.Arrays;
  * too short for the shortest work are left out.
  */
 final class Gaps {
+    private static final int BLOCK_BITS = 4;
+
     private int[] from = new int[16];
     private int[] to = new int[16];
     private int[] workFrom = new int[16];
     private int[] workTo = new int[16];
+    /** Of each block of gaps, no less work than there is in the largest of it; known of so many blocks. */
+    private int[] most = new int[1];
+
+    private int mostKnown;
     private int count;
     /** Where something was found last. */
     private int near;
@@ -34,6 +40,7 @@ final class Gaps {
         workFrom[0] = 0;
         workTo[0] = hours.workBefore(slots);
         count = 1;
+        mostKnown = 0;
     }
 
     /** The last gap that begins at the slot or before; −1 where there is none. */
@@ -79,6 +86,7 @@ final class Gaps {
             System.arraycopy(column, gap, column, gap + 1, count - gap);
         }
         count++;
+        mostKnown = Math.min(mostKnown, gap >> BLOCK_BITS);
     }
 
     private void remove(int gap) {
@@ -86,6 +94,7 @@ final class Gaps {
         for (int[] column : new int[][] {from, to, workFrom, workTo}) {
             System.arraycopy(column, gap + 1, column, gap, count - gap);
         }
+        mostKnown = Math.min(mostKnown, gap >> BLOCK_BITS);
     }
 
     /** The gap that was found last, from which a search for a later place may go on. */
@@ -104,14 +113,35 @@ final class Gaps {
 
     /** The same, where no gap before that one reaches beyond the slot. */
     int next(int first, int slot, int work) {
-        for (int gap = first; gap < count; gap++) {
-            if (workTo[gap] - workFrom[gap] >= work
+        int gap = first;
+        while (gap < count) {
+            int inBlock = gap & (1 << BLOCK_BITS) - 1;
+            if (inBlock == 0 && most(gap >> BLOCK_BITS) < work) {
+                gap += 1 << BLOCK_BITS;
+            } else if (workTo[gap] - workFrom[gap] >= work
                     && to[gap] > slot
                     && (from[gap] >= slot || workTo[gap] - hours.workBefore(slot) >= work)) {
                 found = gap;
                 return Math.max(from[gap], slot);
+            } else {
+                gap++;
             }
         }
         return SlotWindows.NEVER;
+    }
+
+    private int most(int block) {
+        if (most.length <= block) {
+            most = Arrays.copyOf(most, 2 * block + 1);
+        }
+        for (; mostKnown <= block; mostKnown++) {
+            int largest = 0;
+            int end = Math.min(count, mostKnown + 1 << BLOCK_BITS);
+            for (int gap = mostKnown << BLOCK_BITS; gap < end; gap++) {
+                largest = Math.max(largest, workTo[gap] - workFrom[gap]);
+            }
+            most[mostKnown] = largest;
+        }
+        return most[block];
     }
 }

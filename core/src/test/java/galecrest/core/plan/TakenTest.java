@@ -129,12 +129,16 @@ class TakenTest {
         Gaps gaps = new Gaps(hours, SLOTS);
         gaps.clear(shortest);
         boolean[] busy = new boolean[SLOTS];
-        for (int i = 0; i < random.nextInt(8); i++) {
-            int[] its = stretch(random);
-            int to = Math.min(SLOTS, its[1]);
-            if (!anyBusy(busy, its[0], to)) {
-                Arrays.fill(busy, its[0], to, true);
-                gaps.take(its[0], to);
+        int tries = random.nextInt(3) == 0 ? 200 : 8;
+        for (int i = 0; i < tries; i++) {
+            int from = random.nextInt(SLOTS - 1);
+            int to = tries == 8 ? Math.min(SLOTS, from + 1 + random.nextInt(40)) : from + 1;
+            if (!anyBusy(busy, from, to)) {
+                Arrays.fill(busy, from, to, true);
+                gaps.take(from, to);
+            }
+            if (i % 5 == 0) {
+                gaps.next(random.nextInt(SLOTS), 1 + random.nextInt(10));
             }
         }
         int work = shortest + random.nextInt(10);
