@@ -15,12 +15,12 @@ final class Maker {
         floor = new Floor(model, scorer);
     }
 
-    /** The number of schedules made, with those that were counted elsewhere. */
+    /** The number of schedules made. */
     int steps() {
         return steps;
     }
 
-    /** Counts schedules that were made elsewhere. */
+    /** Counts schedules that were made elsewhere, as in the backward half of a forward-backward pass. */
     void count(int more) {
         steps += more;
     }

@@ -61,6 +61,7 @@ public final class Planner {
                 Choices.guide(model, best.member().list(), best.member().choices()),
                 found.stream().mapToLong(f -> f.maker().steps()).sum());
     }
+
     /** The best of all orders with all choices, the first choices first; then with the builds let go that are late. */
     private static Population.Member begin(Model model, Maker maker, PlanOptions options) {
         List<int[]> orders = orders(model, options);
