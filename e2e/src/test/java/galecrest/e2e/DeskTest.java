@@ -81,8 +81,7 @@ class DeskTest extends BrowserTest {
         mara.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("driveshaft, long travel"))
                 .click();
         button(mara, "Another part instead").click();
-        Locator form =
-                mara.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Another part instead of"));
+        Locator form = mara.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName("Another part instead of"));
         form.getByLabel("Which part").fill("driveshaft, plunging");
         form.getByText("Take this one").click();
         assertThat(form).containsText("Why another one");
