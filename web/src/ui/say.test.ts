@@ -6,12 +6,12 @@ const LORD_HOWE = 'Australia/Lord_Howe'
 const HOUR = 3_600_000
 
 describe('local time', () => {
-  /** Every half hour of a year, there and back; of an hour that comes twice either is right. */
+  /** Every two and a half hours of a year, there and back; of an hour that comes twice either is right. */
   it.each([BERLIN, LORD_HOWE, 'America/New_York', 'Asia/Kolkata', 'UTC'])(
     'comes back as it was in %s',
     (zone) => {
       const first = Date.parse('2027-01-01T00:00:00Z')
-      for (let at = first; at < first + 366 * 24 * HOUR; at += HOUR / 2) {
+      for (let at = first; at < first + 366 * 24 * HOUR; at += 2.5 * HOUR) {
         const local = localOf(new Date(at).toISOString(), zone)
         const back = instantOf(local, zone)
         expect(localOf(back, zone)).toBe(local)
