@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.SplittableRandom;
 
 /**
- * Improves a plan step by step; a step is one schedule made and scored. From the best order that it is offered it
+ * Improves a plan step by step; a step is one schedule made and scored. From the best of the {@link Beginnings} it
  * alternates forward-backward passes with moves in the neighbourhood of the present order:
  * <ul>
  *   <li>something on the chain of a date goes ahead of the work that it waits for,
