@@ -34,7 +34,12 @@ final class JobFit {
     /** Of each of the present crew, until when the gap lasts that the start lies in: till there nothing takes them. */
     private final int[] freeTo;
 
-    private int busyPool;
+    /** Of each crew, when it is free at all; {@link SlotWindows#NEVER} once it has been tried. */
+    private int[] firsts = new int[0];
+    /** The number of the present place among crews and stations as they are listed, and of the best. */
+    private int place;
+
+    private int bestPlace;
 
     /** The best place found last: null crew for none. */
     @Nullable
@@ -69,24 +74,46 @@ final class JobFit {
         bestCrew = null;
         bestEnd = SlotWindows.NEVER;
         Arrays.fill(firstGap, UNKNOWN);
-        for (Crew someCrew : crews) {
-            int first = firstGap(someCrew, from, slots);
-            if (first == SlotWindows.NEVER || noBetter(first, first + slots)) {
-                continue;
+        if (firsts.length < crews.length) {
+            firsts = new int[crews.length];
+        }
+        for (int i = 0; i < crews.length; i++) {
+            firsts[i] = firstGap(crews[i], from, slots);
+        }
+        for (int next = soonest(crews.length); next >= 0; next = soonest(crews.length)) {
+            int first = firsts[next];
+            if (bestCrew != null && first + slots > bestEnd) {
+                return;
             }
-            for (int someStation : stations) {
-                begin(someCrew, first, from);
-                if (earliest(task, slots, someCrew, someStation, first, endNotBefore, bestEnd) && better()) {
-                    keep();
+            firsts[next] = SlotWindows.NEVER;
+            for (int i = 0; i < stations.length; i++) {
+                place = next * stations.length + i;
+                if (!noBetter(first, first + slots)) {
+                    begin(crews[next], first, from);
+                    if (earliest(task, slots, crews[next], stations[i], first, endNotBefore, bestEnd) && better()) {
+                        keep();
+                    }
                 }
             }
         }
     }
 
+    /** Of the crews not tried yet, the one that is free first; −1 where there is none that ever is. */
+    private int soonest(int count) {
+        int soonest = -1;
+        int least = SlotWindows.NEVER;
+        for (int i = 0; i < count; i++) {
+            if (firsts[i] < least) {
+                least = firsts[i];
+                soonest = i;
+            }
+        }
+        return soonest;
+    }
+
     /** The first slot at which each of the crew, taken alone, is free for so much work. */
     private int firstGap(Crew someCrew, int from, int slots) {
         int latest = from;
-        busyPool = -1;
         for (int pool : someCrew.pools) {
             Gaps gaps = taken.gaps[pool];
             if (gaps != null) {
@@ -94,10 +121,7 @@ final class JobFit {
                     firstGap[pool] = gaps.next(from, slots);
                     firstGapAt[pool] = gaps.found();
                 }
-                if (firstGap[pool] > latest) {
-                    latest = firstGap[pool];
-                    busyPool = pool;
-                }
+                latest = Math.max(latest, firstGap[pool]);
             }
         }
         return latest;
@@ -105,13 +129,15 @@ final class JobFit {
 
     /** Sets the reason for a search that begins with the first gap, and that someone alone is free there. */
     private void begin(Crew someCrew, int first, int from) {
+        int busy = -1;
         for (int pool : someCrew.pools) {
             Gaps gaps = taken.gaps[pool];
             gapAt[pool] = firstGapAt[pool];
             freeTo[pool] = gaps == null ? UNKNOWN : gaps.endOf(firstGapAt[pool]);
+            busy = busy < 0 && gaps != null && firstGap[pool] == first ? pool : busy;
         }
         if (first > from) {
-            cause.set(Cause.PERSON_BUSY, UNKNOWN, busyPool, first);
+            cause.set(Cause.PERSON_BUSY, UNKNOWN, busy, first);
         } else {
             cause.set(Cause.NOTHING, -1, -1, 0);
         }
@@ -123,8 +149,10 @@ final class JobFit {
         bestEnd = SlotWindows.NEVER;
         int laterEnd = SlotWindows.NEVER;
         later.set(Cause.SHIFT, -1, -1, 0);
+        place = 0;
         for (Crew someCrew : crews) {
             for (int someStation : stations) {
+                place++;
                 for (int pool : someCrew.pools) {
                     freeTo[pool] = UNKNOWN;
                     gapAt[pool] = 0;
@@ -157,7 +185,12 @@ final class JobFit {
             return start < bestStart;
         }
         boolean personal = Cause.personal(cause.kind);
-        return personal == Cause.personal(bestCause.kind) ? lastOfEquals : !personal;
+        return personal == Cause.personal(bestCause.kind) ? preferred() : !personal;
+    }
+
+    /** Whether of two places that are equally good it is this one that is kept, not the best. */
+    private boolean preferred() {
+        return place < bestPlace != lastOfEquals;
     }
 
     /** Whether a place that neither starts nor ends before these slots cannot be better than the best. */
@@ -166,11 +199,12 @@ final class JobFit {
                 && (last > bestEnd
                         || last == bestEnd
                                 && (first > bestStart
-                                        || first == bestStart && !lastOfEquals && !Cause.personal(bestCause.kind)));
+                                        || first == bestStart && !preferred() && !Cause.personal(bestCause.kind)));
     }
 
     private void keep() {
         bestCrew = crew;
+        bestPlace = place;
         bestStation = station;
         bestStart = start;
         bestEnd = end;
