@@ -64,7 +64,7 @@ final class Finished {
                         .toList(),
                 List.copyOf(early),
                 thawed,
-                new Outlooks(schedule, scorer).all(),
+                new Outlooks(schedule).all(),
                 score);
     }
 

@@ -45,7 +45,7 @@ final class Floor {
     /** Goes back from what a date needs, the last in the order of the network first. */
     private void tails(Model model, int date, int[] order, int[] place, int[] tail) {
         PriorityQueue<Integer> open = new PriorityQueue<>(Comparator.reverseOrder());
-        for (int node : scorer.needs(date)) {
+        for (int node : model.network.needs[date]) {
             tail[node] = 0;
             open.add(place[node]);
         }

@@ -6,13 +6,14 @@ import org.jspecify.annotations.Nullable;
 final class Maker {
     final Schedule schedule;
     final Scorer scorer;
-    private final Floor floor;
+    private final Model model;
+    private @Nullable Floor floor;
     private int steps;
 
     Maker(Model model) {
+        this.model = model;
         schedule = new Schedule(model);
         scorer = new Scorer(model);
-        floor = new Floor(model, scorer);
     }
 
     /** The number of schedules made. */
@@ -35,6 +36,9 @@ final class Maker {
     @Nullable
     Score make(int[] order, boolean[] choices, Score limit) {
         steps++;
+        if (floor == null) {
+            floor = new Floor(model, scorer);
+        }
         floor.begin(limit);
         return schedule.generate(order, choices, floor) ? scorer.score(schedule) : null;
     }

@@ -15,15 +15,13 @@ final class Mirror {
     private static final int UNBOUND = -1;
 
     private final Model model;
-    private final Scorer scorer;
     private final Model mirrored;
     private final Schedule backward;
     private final int commitments;
     private final int[] due;
 
-    Mirror(Model model, Scorer scorer) {
+    Mirror(Model model) {
         this.model = model;
-        this.scorer = scorer;
         Network.Arc[][] before = new Network.Arc[model.size][];
         Network.Arc[][] after = new Network.Arc[model.size][];
         for (int node = 0; node < model.size; node++) {
@@ -85,10 +83,10 @@ final class Mirror {
         Arrays.fill(bound, UNBOUND);
         for (int c = 0; c < commitments; c++) {
             int finish = 0;
-            for (int node : scorer.needs(c)) {
+            for (int node : model.network.needs[c]) {
                 finish = forward.planned(node) ? Math.max(finish, forward.ready[node]) : finish;
             }
-            for (int node : scorer.needs(c)) {
+            for (int node : model.network.needs[c]) {
                 bound[node] = Math.max(bound[node], horizon - Math.max(finish, due[c]));
             }
         }

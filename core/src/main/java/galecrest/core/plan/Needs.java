@@ -44,10 +44,9 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
     /** What a plan's order leaves each work and part. */
     public static Needs of(ShopSnapshot shop, Guide guide) {
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        Scorer scorer = new Scorer(model);
         Schedule schedule = new Schedule(model);
         schedule.generate(Order.by(model, Planner.keys(model, guide)), Choices.of(model, guide));
-        double[] late = new Mirror(model, scorer).keys(schedule);
+        double[] late = new Mirror(model).keys(schedule);
         Map<WorkId, Instant> starts = new HashMap<>();
         Map<PartId, Integer> needed = new HashMap<>();
         for (int node = 0; node < model.size; node++) {

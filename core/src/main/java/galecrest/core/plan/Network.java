@@ -1,6 +1,7 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.BuildId;
+import galecrest.core.build.Commitment;
 import galecrest.core.build.Job;
 import galecrest.core.build.Link;
 import galecrest.core.build.LinkId;
@@ -19,7 +20,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * The open work of a snapshot as a network: numbered nodes, the arcs between them, and what bounds each from outside.
@@ -41,8 +44,14 @@ final class Network {
     final List<List<Pin>> pins = new ArrayList<>();
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
     final Map<WorkId, Integer> index = new HashMap<>();
+    /** The number of each node's build. */
+    final int[] build;
+    /** Of each commitment, the nodes that must be ready by its date, and those that can follow. */
+    final int[][] needs;
+
+    final int[][] wants;
     int risks;
-    private final Map<BuildId, List<Integer>> commitments = new HashMap<>();
+    private final int[] inOrder;
     private final Map<PersonId, Integer> people;
     private final Map<StationId, Integer> stations;
     private final Map<BuildId, Integer> builds;
@@ -64,16 +73,6 @@ final class Network {
         this.people = numbered(shop.people(), p -> p.id());
         this.stations = numbered(shop.stations(), s -> s.id());
         this.builds = numbered(shop.builds(), b -> b.id());
-        shop.builds().forEach(b -> commitments.put(b.id(), new ArrayList<>()));
-        for (int c = 0; c < shop.commitments().size(); c++) {
-            var commitment = shop.commitments().get(c);
-            if (commitment.works().isEmpty()) {
-                commitments.get(commitment.build()).add(c);
-            } else {
-                int number = c;
-                commitments.values().forEach(list -> list.add(number));
-            }
-        }
         this.works =
                 shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
         this.done = shop.works().stream().filter(w -> w.status() == Status.DONE).toList();
@@ -88,6 +87,10 @@ final class Network {
         works.forEach(w -> bounds.add(outside.of(w)));
         shop.links().forEach(l -> link(l, outside));
         shop.pins().forEach(this::pin);
+        inOrder = sorted();
+        build = works.stream().mapToInt(w -> buildOf(w.build())).toArray();
+        needs = nodesOf(Commitment::needs);
+        wants = nodesOf(Commitment::wants);
     }
 
     private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {
@@ -115,8 +118,8 @@ final class Network {
         return stations.get(id);
     }
 
-    int buildOf(Work work) {
-        return builds.get(work.build());
+    int buildOf(BuildId id) {
+        return builds.get(id);
     }
 
     private void link(Link link, Bounds outside) {
@@ -208,31 +211,42 @@ final class Network {
         }
     }
 
-    /** The numbers of the commitments that could concern the work: those of its build, and those that name works. */
-    List<Integer> commitmentsAbout(Work work) {
-        return commitments.get(work.build());
+    /** Of each commitment, the nodes that it needs or wants by its date. */
+    private int[][] nodesOf(BiPredicate<Commitment, Work> takes) {
+        Map<BuildId, List<Integer>> nodes = new HashMap<>();
+        for (int node = 0; node < size(); node++) {
+            nodes.computeIfAbsent(works.get(node).build(), b -> new ArrayList<>())
+                    .add(node);
+        }
+        return shop.commitments().stream()
+                .map(c -> {
+                    IntStream about = c.works().isEmpty()
+                            ? nodes.getOrDefault(c.build(), List.of()).stream().mapToInt(Integer::intValue)
+                            : c.works().stream().filter(index::containsKey).mapToInt(index::get).sorted();
+                    return about.filter(node -> takes.test(c, works.get(node))).toArray();
+                })
+                .toArray(int[][]::new);
     }
 
     /** Nodes in an order in which every arc points forward. */
     int[] inOrder() {
-        int[] waiting = new int[size()];
-        for (int node = 0; node < size(); node++) {
-            waiting[node] = before.get(node).size();
-        }
+        return inOrder.clone();
+    }
+
+    /** By how many of the arcs to a node are still to come (Kahn, 1962). */
+    private int[] sorted() {
+        int[] waiting = before.stream().mapToInt(List::size).toArray();
         int[] order = new int[size()];
         int count = 0;
-        Deque<Integer> ready = new ArrayDeque<>();
         for (int node = 0; node < size(); node++) {
             if (waiting[node] == 0) {
-                ready.add(node);
+                order[count++] = node;
             }
         }
-        while (!ready.isEmpty()) {
-            int node = ready.remove();
-            order[count++] = node;
-            for (Arc arc : after.get(node)) {
+        for (int done = 0; done < count; done++) {
+            for (Arc arc : after.get(order[done])) {
                 if (--waiting[arc.to()] == 0) {
-                    ready.add(arc.to());
+                    order[count++] = arc.to();
                 }
             }
         }

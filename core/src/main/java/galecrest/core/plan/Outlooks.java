@@ -14,10 +14,8 @@ import java.util.stream.IntStream;
 final class Outlooks {
     private final Network network;
     private final Schedule schedule;
-    private final Scorer scorer;
 
-    Outlooks(Schedule schedule, Scorer scorer) {
-        this.scorer = scorer;
+    Outlooks(Schedule schedule) {
         this.network = schedule.model.network;
         this.schedule = schedule;
     }
@@ -32,7 +30,7 @@ final class Outlooks {
         Commitment commitment = network.shop.commitments().get(number);
         int last = -1;
         List<WorkId> missing = new ArrayList<>();
-        for (int node : scorer.needs(number)) {
+        for (int node : network.needs[number]) {
             if (!schedule.planned(node)) {
                 missing.add(network.works.get(node).id());
             } else if (last < 0 || schedule.ready[node] > schedule.ready[last]) {

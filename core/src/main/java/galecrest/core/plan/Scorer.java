@@ -2,7 +2,6 @@ package galecrest.core.plan;
 
 import galecrest.core.build.Commitment;
 import galecrest.core.build.Job;
-import galecrest.core.build.Work;
 import galecrest.core.shop.HouseRules;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -34,7 +33,6 @@ final class Scorer {
     private final Model model;
     private final HouseRules rules;
     private final Date[] dates;
-    private final int[] buildOf;
     private final boolean[] opens;
     private final double[] weights;
     private final @Nullable Churn churn;
@@ -50,32 +48,12 @@ final class Scorer {
         ShopSnapshot shop = model.network.shop;
         rules = shop.rules();
         SlotWindows open = model.calendars.shopHours();
-        List<List<Integer>> needed = new ArrayList<>();
-        List<List<Integer>> wanted = new ArrayList<>();
-        for (int c = 0; c < shop.commitments().size(); c++) {
-            needed.add(new ArrayList<>());
-            wanted.add(new ArrayList<>());
-        }
-        for (int node = 0; node < model.size; node++) {
-            Work work = model.network.works.get(node);
-            for (int c : model.network.commitmentsAbout(work)) {
-                Commitment commitment = shop.commitments().get(c);
-                if (commitment.needs(work)) {
-                    needed.get(c).add(node);
-                } else if (commitment.wants(work)) {
-                    wanted.get(c).add(node);
-                }
-            }
-        }
-        dates = IntStream.range(0, needed.size())
-                .mapToObj(c -> date(shop.commitments().get(c), open, needed.get(c), wanted.get(c)))
+        dates = IntStream.range(0, shop.commitments().size())
+                .mapToObj(c -> date(c, open))
                 .toArray(Date[]::new);
-        buildOf = new int[model.size];
         opens = new boolean[model.size];
         for (int node = 0; node < model.size; node++) {
-            Work work = model.network.works.get(node);
-            buildOf[node] = model.network.buildOf(work);
-            opens[node] = work instanceof Job job && job.onCar();
+            opens[node] = model.network.works.get(node) instanceof Job job && job.onCar();
         }
         weights = shop.builds().stream().mapToDouble(b -> b.weight()).toArray();
         churn = shop.published().map(told -> new Churn(model, told)).orElse(null);
@@ -84,18 +62,14 @@ final class Scorer {
         ready = new int[weights.length];
     }
 
-    private Date date(Commitment commitment, SlotWindows open, List<Integer> needs, List<Integer> wants) {
+    private Date date(int number, SlotWindows open) {
+        Commitment commitment = model.network.shop.commitments().get(number);
         return new Date(
                 commitment.kind().hard(),
                 commitment.weight(),
                 open.workBefore(model.grid.atOrBefore(commitment.due())),
-                needs.stream().mapToInt(Integer::intValue).toArray(),
-                wants.stream().mapToInt(Integer::intValue).toArray());
-    }
-
-    /** The nodes that a commitment needs. */
-    int[] needs(int commitment) {
-        return dates[commitment].needs;
+                model.network.needs[number],
+                model.network.wants[number]);
     }
 
     /** Whether the commitment is hard. */
@@ -116,7 +90,7 @@ final class Scorer {
         for (int c = 0; c < dates.length; c++) {
             if (late(c, schedule)) {
                 for (int node : dates[c].needs) {
-                    late.add(buildOf[node]);
+                    late.add(model.network.build[node]);
                 }
             }
         }
@@ -172,7 +146,7 @@ final class Scorer {
         int early = 0;
         for (int node = 0; node < model.size; node++) {
             if (schedule.planned(node)) {
-                int build = buildOf[node];
+                int build = model.network.build[node];
                 ready[build] = Math.max(ready[build], schedule.ready[node]);
                 if (opens[node]) {
                     first[build] = Math.min(first[build], schedule.start[node]);

@@ -65,7 +65,7 @@ final class Search {
         this.model = model;
         this.maker = maker;
         this.schedule = maker.schedule;
-        this.mirror = new Mirror(model, maker.scorer);
+        this.mirror = new Mirror(model);
         this.random = new SplittableRandom(seed);
         this.neighbours = new Neighbours(model, maker.scorer, random);
         this.population = new Population(MEMBERS, random);

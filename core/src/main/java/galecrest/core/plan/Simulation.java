@@ -29,7 +29,6 @@ public final class Simulation {
     private static final int CANDIDATES = 60;
 
     private final Model model;
-    private final Scorer scorer;
     private final Uncertain uncertain;
     private final ChanceOptions options;
     private final int[] order;
@@ -46,7 +45,6 @@ public final class Simulation {
     private Simulation(ShopSnapshot shop, Plan plan, Guide guide, ChanceOptions options) {
         this.options = options;
         model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        scorer = new Scorer(model);
         uncertain = new Uncertain(model, options);
         order = Order.by(model, Planner.keys(model, guide));
         choices = Choices.of(model, guide);
@@ -151,7 +149,7 @@ public final class Simulation {
         for (int c = 0; c < finishes.length; c++) {
             int last = -1;
             boolean all = true;
-            for (int node : scorer.needs(c)) {
+            for (int node : model.network.needs[c]) {
                 all &= schedule.planned(node);
                 if (all && (last < 0 || schedule.ready[node] > schedule.ready[last])) {
                     last = node;

@@ -8,18 +8,17 @@ import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.shop.Problem;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 
 /** Finds all that is wrong with a snapshot as a whole: names used twice, things that do not exist, circles. */
 public final class SnapshotCheck {
@@ -109,48 +108,60 @@ public final class SnapshotCheck {
 
     /** Names of the work on a circle that the links close, the first one again at the end; empty where none does. */
     public static Optional<List<String>> circle(Collection<? extends Work> works, Collection<Link> links) {
-        Map<WorkId, String> names = new LinkedHashMap<>();
-        works.forEach(w -> names.put(w.id(), w.name()));
-        Map<WorkId, List<WorkId>> next = new HashMap<>();
-        links.forEach(
-                l -> next.computeIfAbsent(l.first(), k -> new ArrayList<>()).add(l.then()));
-        Set<WorkId> clear = new HashSet<>();
-        for (WorkId start : names.keySet()) {
-            Optional<List<WorkId>> circle = circleFrom(start, next, clear);
-            if (circle.isPresent()) {
-                return circle.map(c ->
-                        c.stream().map(w -> names.getOrDefault(w, w.value())).toList());
-            }
-        }
-        return Optional.empty();
+        Map<WorkId, Integer> numbers = new HashMap<>(2 * works.size());
+        List<String> names = new ArrayList<>();
+        works.forEach(w -> {
+            numbers.put(w.id(), names.size());
+            names.add(w.name());
+        });
+        ToIntFunction<WorkId> number = id -> numbers.computeIfAbsent(id, unknown -> {
+            names.add(unknown.value());
+            return names.size() - 1;
+        });
+        int[] from = links.stream().map(Link::first).mapToInt(number).toArray();
+        int[] to = links.stream().map(Link::then).mapToInt(number).toArray();
+        return circle(names.size(), from, to)
+                .map(circle -> Arrays.stream(circle).mapToObj(names::get).toList());
     }
 
-    /** Depth first without recursion, since chains may be long. */
-    private static Optional<List<WorkId>> circleFrom(WorkId start, Map<WorkId, List<WorkId>> next, Set<WorkId> clear) {
-        Deque<WorkId> path = new ArrayDeque<>();
-        Map<WorkId, Integer> tried = new LinkedHashMap<>();
-        path.addLast(start);
-        tried.put(start, 0);
-        while (!path.isEmpty()) {
-            WorkId at = path.getLast();
-            List<WorkId> ways = clear.contains(at) ? List.of() : next.getOrDefault(at, List.of());
-            int way = tried.get(at);
-            if (way >= ways.size()) {
-                clear.add(at);
-                tried.remove(at);
-                path.removeLast();
-                continue;
+    /** A circle of arcs between numbered nodes, depth first without recursion, since chains may be long. */
+    private static Optional<int[]> circle(int nodes, int[] from, int[] to) {
+        int[] ways = new int[nodes + 1];
+        for (int node : from) {
+            ways[node + 1]++;
+        }
+        for (int node = 0; node < nodes; node++) {
+            ways[node + 1] += ways[node];
+        }
+        int[] next = new int[from.length];
+        int[] way = ways.clone();
+        for (int arc = 0; arc < from.length; arc++) {
+            next[way[from[arc]]++] = to[arc];
+        }
+        // From here on the way that each node goes next; all gone is clear.
+        System.arraycopy(ways, 0, way, 0, way.length);
+        boolean[] onPath = new boolean[nodes];
+        int[] path = new int[nodes + 1];
+        for (int start = 0; start < nodes; start++) {
+            int depth = 0;
+            path[depth] = start;
+            while (depth >= 0) {
+                int at = path[depth];
+                onPath[at] = way[at] < ways[at + 1];
+                if (!onPath[at]) {
+                    depth--;
+                    continue;
+                }
+                int then = next[way[at]++];
+                path[++depth] = then;
+                if (onPath[then]) {
+                    int first = 0;
+                    while (path[first] != then) {
+                        first++;
+                    }
+                    return Optional.of(Arrays.copyOfRange(path, first, depth + 1));
+                }
             }
-            tried.put(at, way + 1);
-            WorkId to = ways.get(way);
-            if (tried.containsKey(to)) {
-                List<WorkId> circle = new ArrayList<>(path);
-                circle = new ArrayList<>(circle.subList(circle.indexOf(to), circle.size()));
-                circle.add(to);
-                return Optional.of(circle);
-            }
-            path.addLast(to);
-            tried.put(to, 0);
         }
         return Optional.empty();
     }

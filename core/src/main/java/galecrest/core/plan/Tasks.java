@@ -88,7 +88,7 @@ final class Tasks {
                 exactly = exactly(at, exactly);
             }
         }
-        Build build = network.shop.builds().get(network.buildOf(job));
+        Build build = network.shop.builds().get(network.buildOf(job.build()));
         List<Crew> able = new ArrayList<>(never.isPresent() ? List.of() : crews(job, people));
         Crew[] listedCrews = able.toArray(Crew[]::new);
         int[] listedStations = stations;
@@ -103,7 +103,7 @@ final class Tasks {
         }
         boolean locks = job.onCar() && job.cureLock() != CureLock.NOTHING;
         return new Task.JobTask(
-                network.buildOf(job),
+                network.buildOf(job.build()),
                 job.onCar(),
                 job.wholeCar(),
                 job.oneGo(),
@@ -216,7 +216,7 @@ final class Tasks {
             return Optional.of(
                     "It takes " + job.crew().size() + " people at once; not so many have the skills for it.");
         }
-        int limit = network.shop.builds().get(network.buildOf(job)).zoneLimit(job.zone());
+        int limit = network.shop.builds().get(network.buildOf(job.build())).zoneLimit(job.zone());
         int hands = going(job)
                 ? job.started().orElseThrow().by().size()
                 : job.crew().size();
@@ -271,7 +271,7 @@ final class Tasks {
         }
         Grid grid = network.grid;
         return new Task.TripTask(
-                network.buildOf(work),
+                network.buildOf(work.build()),
                 work.wholeCar(),
                 Grid.slotsFor(work.transportOut()),
                 Grid.slotsFor(work.transportBack()),
@@ -310,7 +310,7 @@ final class Tasks {
                 .map(pools::of)
                 .toArray();
         return new Task.DriveTask(
-                network.buildOf(work),
+                network.buildOf(work.build()),
                 work.drives(),
                 Grid.slotsFor(work.perDay().value()),
                 Arrays.stream(drivers)

@@ -1,6 +1,5 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.Build;
 import galecrest.core.build.Commitment;
 import galecrest.core.build.Job;
 import galecrest.core.build.Link;
@@ -8,6 +7,7 @@ import galecrest.core.build.Outwork;
 import galecrest.core.build.Pin;
 import galecrest.core.build.RunningIn;
 import galecrest.core.build.Work;
+import java.util.Arrays;
 
 /**
  * How soon each node must start and finish to keep the dates, by a forward and a backward pass over the network that
@@ -44,9 +44,12 @@ final class Urgency {
         outside = new boolean[size];
         int[] order = network.inOrder();
         for (int node = 0; node < size; node++) {
-            length[node] = length(network.works.get(node));
-            dates(node, open);
+            Work work = network.works.get(node);
+            length[node] = length(work);
+            weight[node] = network.shop.builds().get(network.build[node]).weight();
+            outside[node] = work instanceof Outwork;
         }
+        dates(open);
         forward(order, open);
         backward(order);
     }
@@ -64,33 +67,41 @@ final class Urgency {
                 + openShare * Grid.slotsFor(outwork.transportOut().plus(outwork.transportBack()));
     }
 
-    private void dates(int node, SlotWindows open) {
-        Work work = network.works.get(node);
-        double due = FAR;
-        Build build = network.shop.builds().get(network.buildOf(work));
-        weight[node] = build.weight();
-        nearestDate[node] = FAR;
-        for (int number : network.commitmentsAbout(work)) {
-            Commitment commitment = network.shop.commitments().get(number);
-            if (commitment.build().equals(work.build())) {
-                double at = open.workBefore(network.grid.atOrBefore(commitment.due()));
-                nearestDate[node] = Math.min(nearestDate[node], at);
+    private void dates(SlotWindows open) {
+        Arrays.fill(latestFinish, FAR);
+        double[] nearest = new double[network.shop.builds().size()];
+        Arrays.fill(nearest, FAR);
+        for (int c = 0; c < network.needs.length; c++) {
+            Commitment commitment = network.shop.commitments().get(c);
+            double due = open.workBefore(network.grid.atOrBefore(commitment.due()));
+            int build = network.buildOf(commitment.build());
+            nearest[build] = Math.min(nearest[build], due);
+            for (int node : network.needs[c]) {
+                due(node, commitment, due);
+                hard[node] |= commitment.kind().hard();
             }
-            if (commitment.needs(work) || commitment.wants(work)) {
-                double at = open.workBefore(network.grid.atOrBefore(commitment.due()));
-                double slackForFollowing = commitment.needs(work) ? 0 : WEEK;
-                due = Math.min(due, at + slackForFollowing);
-                weight[node] = Math.max(weight[node], build.weight() * commitment.weight());
-                hard[node] |= commitment.needs(work) && commitment.kind().hard();
+            for (int node : network.wants[c]) {
+                due(node, commitment, due + WEEK);
             }
         }
-        for (Pin pin : network.pins.get(node)) {
-            if (pin instanceof Pin.Exactly exactly) {
-                due = Math.min(due, open.workBefore(network.grid.atOrAfter(exactly.at())) + length[node]);
+        for (int node = 0; node < network.size(); node++) {
+            nearestDate[node] = nearest[network.build[node]];
+            for (Pin pin : network.pins.get(node)) {
+                if (pin instanceof Pin.Exactly exactly) {
+                    due(node, open.workBefore(network.grid.atOrAfter(exactly.at())) + length[node]);
+                }
             }
         }
-        latestFinish[node] = due;
-        outside[node] = work instanceof Outwork;
+    }
+
+    private void due(int node, Commitment commitment, double at) {
+        due(node, at);
+        double build = network.shop.builds().get(network.build[node]).weight();
+        weight[node] = Math.max(weight[node], build * commitment.weight());
+    }
+
+    private void due(int node, double at) {
+        latestFinish[node] = Math.min(latestFinish[node], at);
     }
 
     private void forward(int[] order, SlotWindows open) {

@@ -87,7 +87,7 @@ final class Waits {
         keptCount = 0;
         int dates = model.network.shop.commitments().size();
         for (int c = 0; c < dates; c++) {
-            chain(schedule, last(schedule, scorer.needs(c)), scorer.late(c, schedule));
+            chain(schedule, last(schedule, model.network.needs[c]), scorer.late(c, schedule));
         }
         if (waits == 0) {
             chain(schedule, last(schedule, null), true);
