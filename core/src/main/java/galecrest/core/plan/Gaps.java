@@ -115,16 +115,17 @@ final class Gaps {
     int next(int first, int slot, int work) {
         int gap = first;
         while (gap < count) {
-            int inBlock = gap & (1 << BLOCK_BITS) - 1;
-            if (inBlock == 0 && most(gap >> BLOCK_BITS) < work) {
-                gap += 1 << BLOCK_BITS;
-            } else if (workTo[gap] - workFrom[gap] >= work
-                    && to[gap] > slot
-                    && (from[gap] >= slot || workTo[gap] - hours.workBefore(slot) >= work)) {
-                found = gap;
-                return Math.max(from[gap], slot);
-            } else {
-                gap++;
+            int blockEnd = Math.min(count, (gap >> BLOCK_BITS) + 1 << BLOCK_BITS);
+            if (most(gap >> BLOCK_BITS) < work) {
+                gap = blockEnd;
+            }
+            for (; gap < blockEnd; gap++) {
+                if (workTo[gap] - workFrom[gap] >= work
+                        && to[gap] > slot
+                        && (from[gap] >= slot || workTo[gap] - hours.workBefore(slot) >= work)) {
+                    found = gap;
+                    return Math.max(from[gap], slot);
+                }
             }
         }
         return SlotWindows.NEVER;

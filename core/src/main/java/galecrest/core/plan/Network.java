@@ -37,13 +37,12 @@ final class Network {
     /** The done work; numbered on after the nodes. */
     final List<Work> done;
 
-    final Map<WorkId, Work> everyWork = new HashMap<>();
     final List<List<Arc>> before = new ArrayList<>();
     final List<List<Arc>> after = new ArrayList<>();
     final List<List<Bound>> bounds = new ArrayList<>();
     final List<List<Pin>> pins = new ArrayList<>();
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
-    final Map<WorkId, Integer> index = new HashMap<>();
+    final Map<WorkId, Integer> index;
     /** The number of each node's build. */
     final int[] build;
     /** Of each commitment, the nodes that must be ready by its date, and those that can follow. */
@@ -76,16 +75,17 @@ final class Network {
         this.works =
                 shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
         this.done = shop.works().stream().filter(w -> w.status() == Status.DONE).toList();
-        shop.works().forEach(w -> everyWork.put(w.id(), w));
+        Map<WorkId, Work> doneById = new HashMap<>();
+        done.forEach(w -> doneById.put(w.id(), w));
+        this.index = numbered(works, Work::id);
         for (int i = 0; i < works.size(); i++) {
-            index.put(works.get(i).id(), i);
             before.add(new ArrayList<>());
             after.add(new ArrayList<>());
             pins.add(new ArrayList<>());
         }
         Bounds outside = new Bounds(shop, grid, calendars);
         works.forEach(w -> bounds.add(outside.of(w)));
-        shop.links().forEach(l -> link(l, outside));
+        shop.links().forEach(l -> link(l, doneById, outside));
         shop.pins().forEach(this::pin);
         inOrder = sorted();
         build = works.stream().mapToInt(w -> buildOf(w.build())).toArray();
@@ -94,7 +94,7 @@ final class Network {
     }
 
     private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {
-        Map<I, Integer> numbers = new HashMap<>();
+        Map<I, Integer> numbers = new HashMap<>(2 * things.size());
         for (T thing : things) {
             numbers.put(id.apply(thing), numbers.size());
         }
@@ -122,7 +122,7 @@ final class Network {
         return builds.get(id);
     }
 
-    private void link(Link link, Bounds outside) {
+    private void link(Link link, Map<WorkId, Work> doneById, Bounds outside) {
         Integer to = index.get(link.then());
         if (to == null) {
             return;
@@ -134,7 +134,7 @@ final class Network {
         Integer from = index.get(link.first());
         if (from == null) {
             if (link.risk().isEmpty() && link.type() != Link.Type.FINISH_FINISH) {
-                outside.afterDone(everyWork.get(link.first()), link).ifPresent(bounds.get(to)::add);
+                outside.afterDone(doneById.get(link.first()), link).ifPresent(bounds.get(to)::add);
             }
             return;
         }
@@ -233,25 +233,34 @@ final class Network {
         return inOrder.clone();
     }
 
-    /** By how many of the arcs to a node are still to come (Kahn, 1962). */
+    /** Each node after those that it follows, depth first: as near as can be to the order in which the work is listed. */
     private int[] sorted() {
-        int[] waiting = before.stream().mapToInt(List::size).toArray();
         int[] order = new int[size()];
         int count = 0;
-        for (int node = 0; node < size(); node++) {
-            if (waiting[node] == 0) {
-                order[count++] = node;
-            }
-        }
-        for (int done = 0; done < count; done++) {
-            for (Arc arc : after.get(order[done])) {
-                if (--waiting[arc.to()] == 0) {
-                    order[count++] = arc.to();
+        boolean[] placed = new boolean[size()];
+        int[] gone = new int[size()];
+        int[] path = new int[size()];
+        for (int first = 0; first < size(); first++) {
+            int depth = placed[first] ? -1 : 0;
+            path[0] = first;
+            while (depth >= 0) {
+                int node = path[depth];
+                List<Arc> arcs = before.get(node);
+                if (gone[node] == arcs.size()) {
+                    order[count++] = node;
+                    placed[node] = true;
+                    depth--;
+                    continue;
+                }
+                int from = arcs.get(gone[node]++).from();
+                if (!placed[from]) {
+                    if (gone[from] > 0) {
+                        throw new IllegalArgumentException(
+                                "The links of the snapshot close a circle; check it first.");
+                    }
+                    path[++depth] = from;
                 }
             }
-        }
-        if (count < size()) {
-            throw new IllegalArgumentException("The links of the snapshot close a circle; check it first.");
         }
         return order;
     }
