@@ -47,33 +47,25 @@ public final class SnapshotCheck {
         ids("pins", shop.pins(), p -> p.id());
         ids("commitments", shop.commitments(), c -> c.id());
         for (Work work : shop.works()) {
-            known("build of " + work.name(), work.build(), builds);
+            known("build of ", work.name(), work.build(), builds);
             if (work instanceof Job job) {
-                job.parts().forEach(p -> known("part of " + job.name(), p, parts));
+                job.parts().forEach(p -> known("part of ", job.name(), p, parts));
                 job.started().ifPresent(s -> {
-                    s.by().forEach(p -> known("crew of " + job.name(), p, people));
-                    s.station().ifPresent(id -> known("station of " + job.name(), id, stations));
+                    s.by().forEach(p -> known("crew of ", job.name(), p, people));
+                    s.station().ifPresent(id -> known("station of ", job.name(), id, stations));
                 });
             } else if (work instanceof Outwork outwork) {
-                known("vendor of " + work.name(), outwork.vendor(), vendors);
+                known("vendor of ", work.name(), outwork.vendor(), vendors);
             }
         }
         for (PartLine part : shop.parts()) {
-            part.pairedWith().ifPresent(p -> known("pair of " + part.name(), p, parts));
+            part.pairedWith().ifPresent(p -> known("pair of ", part.name(), p, parts));
         }
-        record Tie(WorkId first, WorkId then, Link.Type type) {}
-        Set<Tie> ties = new HashSet<>();
-        for (Link link : shop.links()) {
-            if (!ties.add(new Tie(link.first(), link.then(), link.type()))) {
-                problems.add(
-                        new Problem("links", "Two links of one kind tie " + link.first() + " to " + link.then() + "."));
-            }
-            known("link", link.first(), works);
-            known("link", link.then(), works);
-        }
+        Arcs arcs = Arcs.of(shop.works(), shop.links());
+        links(arcs);
         shop.commitments().forEach(c -> {
-            known("build of " + c.name(), c.build(), builds);
-            c.works().forEach(w -> known("works of " + c.name(), w, works));
+            known("build of ", c.name(), c.build(), builds);
+            c.works().forEach(w -> known("works of ", c.name(), w, works));
         });
         for (var pin : shop.pins()) {
             known("pin", pin.work(), works);
@@ -85,13 +77,31 @@ public final class SnapshotCheck {
                 known("pin", p.first(), works);
             }
         }
-        circle(shop.works(), shop.links())
+        arcs.circle()
                 .ifPresent(names ->
                         problems.add(new Problem("links", "The links close a circle: " + String.join(" → ", names))));
     }
 
+    private void links(Arcs arcs) {
+        Set<Long> ties = new HashSet<>(2 * shop.links().size());
+        for (int i = 0; i < shop.links().size(); i++) {
+            Link link = shop.links().get(i);
+            long ends = (long) arcs.from[i] * arcs.names.size() + arcs.to[i];
+            if (!ties.add(ends * Link.Type.values().length + link.type().ordinal())) {
+                problems.add(
+                        new Problem("links", "Two links of one kind tie " + link.first() + " to " + link.then() + "."));
+            }
+            if (arcs.from[i] >= shop.works().size()) {
+                unknown("link", link.first());
+            }
+            if (arcs.to[i] >= shop.works().size()) {
+                unknown("link", link.then());
+            }
+        }
+    }
+
     private <T, I> Set<I> ids(String field, Collection<T> things, Function<T, I> id) {
-        Set<I> ids = new HashSet<>();
+        Set<I> ids = new HashSet<>(2 * things.size());
         for (T thing : things) {
             if (!ids.add(id.apply(thing))) {
                 problems.add(new Problem(field, "The id " + id.apply(thing) + " is used twice."));
@@ -101,27 +111,46 @@ public final class SnapshotCheck {
     }
 
     private <I> void known(String field, I id, Set<I> ids) {
+        known(field, "", id, ids);
+    }
+
+    private <I> void known(String field, String of, I id, Set<I> ids) {
         if (!ids.contains(id)) {
-            problems.add(new Problem(field, "There is nothing with the id " + id + "."));
+            unknown(field + of, id);
         }
+    }
+
+    private void unknown(String field, Object id) {
+        problems.add(new Problem(field, "There is nothing with the id " + id + "."));
     }
 
     /** Names of the work on a circle that the links close, the first one again at the end; empty where none does. */
     public static Optional<List<String>> circle(Collection<? extends Work> works, Collection<Link> links) {
-        Map<WorkId, Integer> numbers = new HashMap<>(2 * works.size());
-        List<String> names = new ArrayList<>();
-        works.forEach(w -> {
-            numbers.put(w.id(), names.size());
-            names.add(w.name());
-        });
-        ToIntFunction<WorkId> number = id -> numbers.computeIfAbsent(id, unknown -> {
-            names.add(unknown.value());
-            return names.size() - 1;
-        });
-        int[] from = links.stream().map(Link::first).mapToInt(number).toArray();
-        int[] to = links.stream().map(Link::then).mapToInt(number).toArray();
-        return circle(names.size(), from, to)
-                .map(circle -> Arrays.stream(circle).mapToObj(names::get).toList());
+        return Arcs.of(works, links).circle();
+    }
+
+    /** Links by the numbers of the work at their ends; what is not among the work is numbered after it. */
+    private record Arcs(List<String> names, int[] from, int[] to) {
+        static Arcs of(Collection<? extends Work> works, Collection<Link> links) {
+            Map<WorkId, Integer> numbers = new HashMap<>(2 * works.size());
+            List<String> names = new ArrayList<>();
+            works.forEach(w -> {
+                numbers.put(w.id(), names.size());
+                names.add(w.name());
+            });
+            ToIntFunction<WorkId> number = id -> numbers.computeIfAbsent(id, unknown -> {
+                names.add(unknown.value());
+                return names.size() - 1;
+            });
+            int[] from = links.stream().map(Link::first).mapToInt(number).toArray();
+            int[] to = links.stream().map(Link::then).mapToInt(number).toArray();
+            return new Arcs(names, from, to);
+        }
+
+        Optional<List<String>> circle() {
+            return SnapshotCheck.circle(names.size(), from, to)
+                    .map(circle -> Arrays.stream(circle).mapToObj(names::get).toList());
+        }
     }
 
     /** A circle of arcs between numbered nodes, depth first without recursion, since chains may be long. */
