@@ -33,6 +33,11 @@ final class JobFit {
     private final int[] gapAt;
     /** Of each of the present crew, until when the gap lasts that the start lies in: till there nothing takes them. */
     private final int[] freeTo;
+    /** Where the present crew began, whatever the station: from when on, why then, and in which gap of each. */
+    private int begun;
+
+    private final Cause begunCause = new Cause();
+    private final int[] begunAt;
 
     /** Of each crew, when it is free at all; {@link SlotWindows#NEVER} once it has been tried. */
     private int[] firsts = new int[0];
@@ -61,6 +66,7 @@ final class JobFit {
         this.firstGapAt = new int[taken.gaps.length];
         this.gapAt = new int[taken.gaps.length];
         this.freeTo = new int[taken.gaps.length];
+        this.begunAt = new int[taken.gaps.length];
         Arrays.fill(freeTo, UNKNOWN);
     }
 
@@ -86,13 +92,16 @@ final class JobFit {
                 return;
             }
             firsts[next] = SlotWindows.NEVER;
-            for (int i = 0; i < stations.length; i++) {
-                place = next * stations.length + i;
-                if (!noBetter(first, first + slots)) {
-                    begin(crews[next], first, from);
-                    if (earliest(task, slots, crews[next], stations[i], first, endNotBefore, bestEnd) && better()) {
-                        keep();
+            place = next * stations.length;
+            if (begin(crews[next], slots, first, from)) {
+                for (int someStation : stations) {
+                    if (!noBetter(begun, begun + slots)) {
+                        again();
+                        if (earliest(task, someStation, begun, endNotBefore, bestEnd) && better()) {
+                            keep();
+                        }
                     }
+                    place++;
                 }
             }
         }
@@ -127,19 +136,39 @@ final class JobFit {
         return latest;
     }
 
-    /** Sets the reason for a search that begins with the first gap, and that someone alone is free there. */
-    private void begin(Crew someCrew, int first, int from) {
+    /** Begins a crew where all of it is free for so much work; false where that is never, or too late. */
+    private boolean begin(Crew someCrew, int slots, int first, int from) {
+        crew = someCrew;
+        work = slots;
+        start = first;
         int busy = -1;
-        for (int pool : someCrew.pools) {
-            Gaps gaps = taken.gaps[pool];
+        for (int pool : crew.pools) {
             gapAt[pool] = firstGapAt[pool];
-            freeTo[pool] = gaps == null ? UNKNOWN : gaps.endOf(firstGapAt[pool]);
-            busy = busy < 0 && gaps != null && firstGap[pool] == first ? pool : busy;
+            busy = busy < 0 && taken.gaps[pool] != null && firstGap[pool] == first ? pool : busy;
         }
         if (first > from) {
             cause.set(Cause.PERSON_BUSY, UNKNOWN, busy, first);
         } else {
             cause.set(Cause.NOTHING, -1, -1, 0);
+        }
+        if (crew.pools.length > 1 && !toGap(bestEnd)) {
+            return false;
+        }
+        begun = start;
+        begunCause.set(cause);
+        for (int pool : crew.pools) {
+            begunAt[pool] = gapAt[pool];
+        }
+        return true;
+    }
+
+    /** Goes back to where the crew began. */
+    private void again() {
+        cause.set(begunCause);
+        for (int pool : crew.pools) {
+            Gaps gaps = taken.gaps[pool];
+            gapAt[pool] = begunAt[pool];
+            freeTo[pool] = gaps == null ? UNKNOWN : gaps.endOf(gapAt[pool]);
         }
     }
 
@@ -157,8 +186,12 @@ final class JobFit {
                     freeTo[pool] = UNKNOWN;
                     gapAt[pool] = 0;
                 }
+                crew = someCrew;
+                work = slots;
+                start = slot;
                 cause.set(Cause.NOTHING, -1, -1, 0);
-                if (earliest(task, slots, someCrew, someStation, slot, endNotBefore, SlotWindows.NEVER)) {
+                boolean free = crew.pools.length == 1 || toGap(SlotWindows.NEVER);
+                if (free && earliest(task, someStation, start, endNotBefore, SlotWindows.NEVER)) {
                     if (start == slot && better()) {
                         keep();
                     } else if (start != slot && end < laterEnd) {
@@ -219,18 +252,15 @@ final class JobFit {
         }
     }
 
-    private boolean earliest(
-            Task.JobTask task, int slots, Crew someCrew, int someStation, int from, int endNotBefore, int latestEnd) {
+    /** The earliest place of the present crew at a station, from where all of it is free for so much work. */
+    private boolean earliest(Task.JobTask task, int someStation, int from, int endNotBefore, int latestEnd) {
         job = task;
-        work = slots;
-        crew = someCrew;
         station = someStation;
         hours = crew.hours(station, model.mirror);
         cure = job.cureHold() >= 0 ? job.cure() : 0;
         endFrom = endNotBefore;
         start = from;
-        boolean alone = crew.pools.length == 1;
-        for (boolean more = alone || toGap(latestEnd); more; more = toGap(latestEnd)) {
+        for (boolean more = true; more; more = toGap(latestEnd)) {
             if (!advance()) {
                 return false;
             }

@@ -178,7 +178,11 @@ final class Model {
                 int to = grid.atOrAfter(done.plus(job.cure()));
                 if (to > 0) {
                     claims.add(new int[] {
-                        network.buildOf(job.build()), Tasks.cureHold(job), job.zone().ordinal(), to, size + i
+                        network.buildOf(job.build()),
+                        Tasks.cureHold(job),
+                        job.zone().ordinal(),
+                        to,
+                        size + i
                     });
                 }
             }

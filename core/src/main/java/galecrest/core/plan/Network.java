@@ -222,7 +222,10 @@ final class Network {
                 .map(c -> {
                     IntStream about = c.works().isEmpty()
                             ? nodes.getOrDefault(c.build(), List.of()).stream().mapToInt(Integer::intValue)
-                            : c.works().stream().filter(index::containsKey).mapToInt(index::get).sorted();
+                            : c.works().stream()
+                                    .filter(index::containsKey)
+                                    .mapToInt(index::get)
+                                    .sorted();
                     return about.filter(node -> takes.test(c, works.get(node))).toArray();
                 })
                 .toArray(int[][]::new);
@@ -255,8 +258,7 @@ final class Network {
                 int from = arcs.get(gone[node]++).from();
                 if (!placed[from]) {
                     if (gone[from] > 0) {
-                        throw new IllegalArgumentException(
-                                "The links of the snapshot close a circle; check it first.");
+                        throw new IllegalArgumentException("The links of the snapshot close a circle; check it first.");
                     }
                     path[++depth] = from;
                 }
