@@ -29,7 +29,14 @@ record Times(double[] millis) {
     }
 
     double median() {
-        return millis[millis.length / 2];
+        return quantile(millis, 0.5);
+    }
+
+    /** The value below which a share of the values lies. */
+    static double quantile(double[] values, double share) {
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        return sorted[(int) Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
     }
 
     double p95() {
