@@ -139,6 +139,19 @@ public sealed interface Because {
         }
     }
 
+    /** It would still cure when work that is at the car already begins or goes on; so it ends after that. */
+    record CuresInto(WorkId with, Instant until) implements Because {
+        @Override
+        public Optional<ReasonTag> tag() {
+            return Optional.of(ReasonTag.CURE);
+        }
+
+        @Override
+        public Optional<WorkId> blocker() {
+            return Optional.of(with);
+        }
+    }
+
     /** Something on the car cures. */
     record Curing(WorkId after, Instant until) implements Because {
         @Override

@@ -64,7 +64,7 @@ final class Bounds {
             return Optional.empty();
         }
         Optional<Arrival> comes = shop.expected(part);
-        boolean assumed = comes.isEmpty();
+        boolean assumed = comes.isEmpty() && !part.state().toInspect();
         int arrives;
         if (part.state().toInspect()) {
             arrives = 0;

@@ -24,6 +24,8 @@ final class Cause {
     static final int TOLD = 11;
     /** Of an exact start only: the instant is over. */
     static final int PASSED = 12;
+    /** {@code ref}: the work that this would cure into. */
+    static final int CURES_INTO = 13;
 
     int kind;
     int ref;
@@ -48,6 +50,6 @@ final class Cause {
 
     /** Whether the cause is that something limited is taken by other work, {@code ref}. */
     static boolean taken(int kind) {
-        return kind == PERSON_BUSY || kind >= STATION_TAKEN && kind <= ZONE_FULL;
+        return kind == PERSON_BUSY || kind >= STATION_TAKEN && kind <= ZONE_FULL || kind == CURES_INTO;
     }
 }

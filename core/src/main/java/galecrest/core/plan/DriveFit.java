@@ -33,7 +33,7 @@ final class DriveFit {
         return driver >= 0;
     }
 
-    /** Whether the drives can be just as people were told; then they are the ones found. */
+    /** Whether the drives can be just as people were told; then they are the ones found instead of those before. */
     boolean asTold(Task.DriveTask task, int from, int endNotBefore) {
         int[] told = task.told();
         if (told.length == 0 || task.drivers().length == 0 || told[0] < from || told[told.length - 1] < endNotBefore) {
@@ -51,6 +51,9 @@ final class DriveFit {
                     || taken.cars[task.build()].conflict(told[i], told[i + 1], Stays.Claim.AWAY, 0, -1) >= 0) {
                 return false;
             }
+        }
+        if (driver != someone || stretches[0] != told[0]) {
+            cause.set(Cause.NOTHING, -1, -1, 0);
         }
         driver = someone;
         stretches = told;
@@ -105,7 +108,7 @@ final class DriveFit {
                 return slot;
             }
             slot = claims.end(claim);
-            now.set(Cause.CAR_CLAIMED, claims.owner(claim), Stays.Claim.WHOLE_CAR, slot);
+            now.set(Cause.CAR_CLAIMED, claims.owner(claim), Stays.Claim.ofWhole(claims.who(claim)), slot);
         }
     }
 }

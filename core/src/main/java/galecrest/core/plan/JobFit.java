@@ -427,7 +427,7 @@ final class JobFit {
             return false;
         }
         endFrom = claims.end(claim);
-        cause.set(Cause.CAR_CLAIMED, claims.owner(claim), claims.who(claim), endFrom);
+        cause.set(Cause.CURES_INTO, claims.owner(claim), -1, endFrom);
         return true;
     }
 }

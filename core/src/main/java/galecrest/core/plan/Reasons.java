@@ -41,6 +41,7 @@ final class Reasons {
                         work(cause).id(),
                         until);
             case Cause.CAR_CLAIMED -> claimed(node, cause, until);
+            case Cause.CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
             case Cause.ZONE_FULL ->
                 new Because.ZoneFull(
                         ((Job) model.network.works.get(node)).zone(),

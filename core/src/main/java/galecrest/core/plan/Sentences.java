@@ -127,6 +127,8 @@ public final class Sentences {
             return "no one else fits in the " + zone(b) + " beside " + work(b.with()) + " until " + time(b.until());
         } else if (because instanceof Because.WholeCar b) {
             return "the car is taken by " + work(b.with()) + " until " + time(b.until());
+        } else if (because instanceof Because.CuresInto b) {
+            return "it would cure into " + work(b.with()) + ", which is at the car until " + time(b.until());
         } else if (because instanceof Because.Curing b) {
             return work(b.after()) + " cures until " + time(b.until());
         } else if (because instanceof Because.CarAway b) {

@@ -122,6 +122,11 @@ final class Stays {
             return hold >= CURING_ZONE;
         }
 
+        /** How a claim is in the way of what takes the car as a whole. */
+        static int ofWhole(int hold) {
+            return hold == ON_CAR ? WHOLE_CAR : hold;
+        }
+
         static boolean excludes(int a, int zoneA, int stationA, int b, int zoneB, int stationB) {
             if (curing(a) && curing(b)) {
                 return false;

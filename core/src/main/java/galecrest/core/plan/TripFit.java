@@ -85,8 +85,7 @@ final class TripFit {
             } else if (claim >= 0) {
                 Stays claims = taken.cars[trip.build()];
                 leaves = claims.end(claim);
-                int hold = claims.who(claim) == Stays.Claim.ON_CAR ? Stays.Claim.WHOLE_CAR : claims.who(claim);
-                cause.set(Cause.CAR_CLAIMED, claims.owner(claim), hold, leaves);
+                cause.set(Cause.CAR_CLAIMED, claims.owner(claim), Stays.Claim.ofWhole(claims.who(claim)), leaves);
             } else {
                 return true;
             }

@@ -19,7 +19,6 @@ import galecrest.core.build.Link;
 import galecrest.core.build.Pin;
 import galecrest.core.build.PinId;
 import galecrest.core.build.ReasonTag;
-import galecrest.core.build.Status;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.people.PersonId;
@@ -356,44 +355,11 @@ class PlannerTest {
                 .job("other", "car 2", 60, "fit")
                 .snapshot();
         Job job = (Job) shop.works().get(0);
-        Job started = new Job(
-                job.id(),
-                job.build(),
-                job.name(),
-                job.zone(),
-                true,
-                false,
-                job.estimate(),
+        Job started = Shops.started(
+                job,
                 Optional.of(Minutes.of(90)),
-                job.crew(),
-                Optional.empty(),
-                false,
-                job.cure(),
-                job.cureLock(),
-                List.of(),
-                job.gate(),
-                true,
-                Status.STARTED,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(
-                        new Job.Started(shop.now().minusSeconds(3600), List.of(new PersonId("ina")), Optional.empty())),
-                Optional.empty(),
-                Optional.empty());
-        ShopSnapshot going = new ShopSnapshot(
-                shop.zone(),
-                shop.now(),
-                shop.people(),
-                shop.stations(),
-                shop.vendors(),
-                shop.builds(),
-                List.of(started, shop.works().get(1)),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                shop.rules(),
-                Optional.empty());
+                new Job.Started(shop.now().minusSeconds(3600), List.of(new PersonId("ina")), Optional.empty()));
+        ShopSnapshot going = shop.withWorks(List.of(started, shop.works().get(1)));
         Plan plan = Planner.plan(going, PlanOptions.interactive(going));
         assertThat(PlanAudit.violations(going, plan)).isEmpty();
         assertThat(placed(plan, "going").crew()).containsExactly(new PersonId("ina"));

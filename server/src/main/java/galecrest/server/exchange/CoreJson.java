@@ -138,6 +138,7 @@ public final class CoreJson {
         @JsonSubTypes.Type(value = Because.ZoneFull.class, name = "zoneFull"),
         @JsonSubTypes.Type(value = Because.WholeCar.class, name = "wholeCar"),
         @JsonSubTypes.Type(value = Because.Curing.class, name = "curing"),
+        @JsonSubTypes.Type(value = Because.CuresInto.class, name = "curesInto"),
         @JsonSubTypes.Type(value = Because.CarAway.class, name = "carAway"),
         @JsonSubTypes.Type(value = Because.Slot.class, name = "slot")
     })
