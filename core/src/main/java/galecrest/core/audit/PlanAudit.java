@@ -40,7 +40,7 @@ public final class PlanAudit {
     private final Plan plan;
     private final List<Violation> violations = new ArrayList<>();
     private final Map<WorkId, Work> works = new LinkedHashMap<>();
-    private final Map<WorkId, Plan.Placed> placed = new HashMap<>();
+    private final Map<WorkId, Plan.Placed> placed = new LinkedHashMap<>();
     private final Map<PersonId, Person> people;
     private final Map<StationId, Station> stations;
     private final Map<PartId, PartLine> parts;
@@ -98,11 +98,8 @@ public final class PlanAudit {
 
     private void audit() {
         complete();
-        for (Plan.Placed p : plan.placed()) {
+        for (Plan.Placed p : placed.values()) {
             Work work = works.get(p.work());
-            if (work == null || work.status() == Status.DONE) {
-                continue;
-            }
             times(work, p);
             if (work instanceof Job job) {
                 job(job, p);
@@ -121,15 +118,17 @@ public final class PlanAudit {
     }
 
     private void complete() {
+        Set<WorkId> not = new HashSet<>();
         for (Plan.Placed p : plan.placed()) {
             Work work = works.get(p.work());
             if (work == null || work.status() == Status.DONE) {
                 violations.add(new Violation("complete", p.work() + " is placed but is not open work"));
+            } else if (!makesSense(work, p)) {
+                not.add(p.work());
             } else if (placed.put(p.work(), p) != null) {
                 broken("complete", work, "is placed twice");
             }
         }
-        Set<WorkId> not = new HashSet<>();
         for (Plan.Unplanned u : plan.unplanned()) {
             Work work = works.get(u.work());
             if (work == null
@@ -145,6 +144,20 @@ public final class PlanAudit {
                 broken("complete", work, "is neither placed nor listed as not planned");
             }
         }
+    }
+
+    /** Whether a placement can be looked at at all. */
+    private boolean makesSense(Work work, Plan.Placed p) {
+        if (!p.start().isBefore(p.end()) || p.ready().isBefore(p.end())) {
+            broken("order", work, "start, end and ready are out of order");
+            return false;
+        }
+        if (!people.keySet().containsAll(p.crew())
+                || !p.station().map(stations::containsKey).orElse(true)) {
+            broken("complete", work, "names people or a station that the shop does not have");
+            return false;
+        }
+        return true;
     }
 
     private static long at(Instant instant) {
@@ -164,9 +177,6 @@ public final class PlanAudit {
             if (Math.floorMod(at(time), GRID) != 0 || time.getEpochSecond() % 60 != 0) {
                 broken("grid", work, time + " is off the grid");
             }
-        }
-        if (!p.start().isBefore(p.end()) || p.ready().isBefore(p.end())) {
-            broken("order", work, "start, end and ready are out of order");
         }
         work.notBefore().ifPresent(t -> notBefore("not before", work, p, t));
         work.hold().ifPresent(h -> {

@@ -50,7 +50,7 @@ public final class JobSheet {
     public static final int MOST_ROWS = 2_000;
 
     private static final Pattern AFTER = Pattern.compile(
-            "(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d+)(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d+)m)?");
+            "(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d{1,5})(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d{1,5})m)?");
 
     private final List<Problem> problems = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
@@ -251,7 +251,7 @@ public final class JobSheet {
     private List<CrewPlace> crew(int line, String text) {
         List<CrewPlace> crew = new ArrayList<>();
         for (String place : text.isEmpty() ? new String[0] : text.split("\\+")) {
-            String[] said = place.strip().toLowerCase(Locale.ROOT).split(":");
+            String[] said = place.strip().toLowerCase(Locale.ROOT).split(":", 2);
             String skill = said[0].strip();
             if (!skills.isEmpty() && !skills.contains(skill)) {
                 problem(
