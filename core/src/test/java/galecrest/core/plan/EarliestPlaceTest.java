@@ -37,10 +37,26 @@ class EarliestPlaceTest {
 
     private record Place(int[] people, int station, int start, int end) {}
 
-    /** A random shop without dates, scheduled in a random order, where the last of the list is a job to do. */
-    private static Optional<Case> random(long seed) {
-        ShopSnapshot shop =
-                RandomShops.shop(3 * seed + 1, 4 + (int) (seed % 12)).withCommitments(List.of());
+    private static ShopSnapshot anyShop(long seed) {
+        return RandomShops.shop(3 * seed + 1, 4 + (int) (seed % 12)).withCommitments(List.of());
+    }
+
+    /** Many cars, each with a few short jobs, at one or two stations where there is hardly a gap. */
+    private static ShopSnapshot crowded(long seed) {
+        Random random = new Random(seed);
+        Shops shops = Shops.shop().person("bo", "fit").person("al", "fit").person("ina", "fit");
+        for (int i = 0; i <= random.nextInt(2); i++) {
+            shops.station("lift " + i, "lift");
+        }
+        for (int i = 0; i < 8 + random.nextInt(8); i++) {
+            Shops.JobShape where = random.nextInt(4) == 0 ? Shops.JobShape.bench() : Shops.JobShape.station("lift");
+            shops.job("j" + i, "car " + random.nextInt(6), 5 * (1 + random.nextInt(30)), "fit", where);
+        }
+        return shops.snapshot();
+    }
+
+    /** The shop, scheduled in a random order, where the last of the list is a job to do. */
+    private static Optional<Case> of(ShopSnapshot shop, long seed) {
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
         if (model.size == 0) {
             return Optional.empty();
@@ -137,7 +153,15 @@ class EarliestPlaceTest {
 
     @Property(tries = 300)
     void whateverWouldEndSoonerBreaksARule(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        Optional<Case> one = random(seed);
+        soonest(of(anyShop(seed), seed), seed);
+    }
+
+    @Property(tries = 300)
+    void alsoWhereStationsAreCrowded(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        soonest(of(crowded(seed), seed), seed);
+    }
+
+    private static void soonest(Optional<Case> one, long seed) {
         Assume.that(one.isPresent());
         List<Place> places = new ArrayList<>(sooner(one.get()));
         places.sort(Comparator.comparingInt(Place::end).reversed());
@@ -157,7 +181,7 @@ class EarliestPlaceTest {
         Set<String> rules = new TreeSet<>();
         int looked = 0;
         for (long seed = 0; seed < 400; seed++) {
-            Optional<Case> one = random(seed);
+            Optional<Case> one = of(anyShop(seed), seed);
             if (one.isEmpty()) {
                 continue;
             }
