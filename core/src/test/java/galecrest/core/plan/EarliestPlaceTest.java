@@ -9,6 +9,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Span;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -44,7 +45,11 @@ class EarliestPlaceTest {
     /** Many cars, each with a few short jobs, at one or two stations where there is hardly a gap. */
     private static ShopSnapshot crowded(long seed) {
         Random random = new Random(seed);
-        Shops shops = Shops.shop().person("bo", "fit").person("al", "fit").person("ina", "fit");
+        Shops shops = Shops.shop();
+        for (int i = 0; i < 3; i++) {
+            // Other hours make other people: those with the same are one pool.
+            shops.person("p" + i, "fit", LocalTime.of(8, 5 * i), LocalTime.of(16, 0));
+        }
         for (int i = 0; i <= random.nextInt(2); i++) {
             shops.station("lift " + i, "lift");
         }
