@@ -6,6 +6,7 @@ import galecrest.core.build.CrewPlace;
 import galecrest.core.build.Job;
 import galecrest.core.build.Pin;
 import galecrest.core.build.PinId;
+import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
@@ -43,7 +44,7 @@ class CrewsTest {
 
     private static ShopSnapshot taking(ShopSnapshot shop, CrewPlace... places) {
         return shop.withWorks(shop.works().stream()
-                .map(w -> {
+                .<Work>map(w -> {
                     Job j = (Job) w;
                     return new Job(
                             j.id(),
