@@ -238,7 +238,7 @@ function ZonePlan({ car, works, zone, onZone }: PlanProps) {
             <b>Fitted for now:</b>{' '}
             {car.forNow.map((f) => (
               <span key={f.id}>
-                {f.what} (before {word(f.gate)}){' '}
+                {f.what} ({f.reason && `${f.reason}; `}before {word(f.gate)}){' '}
                 <button
                   className="link"
                   onClick={() =>

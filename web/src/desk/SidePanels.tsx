@@ -142,6 +142,7 @@ export function FittedForNow() {
       {open.map((f) => (
         <div key={f.id} className="small" style={{ padding: '4px 0', borderTop: '1px solid var(--line)' }}>
           <b>{f.car.number || f.car.name}</b> {f.what}
+          {f.reason && <div className="soft">{f.reason}</div>}
           <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
             <span className="soft">made good before {word(f.gate)}</span>
             <Button

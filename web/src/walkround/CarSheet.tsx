@@ -96,7 +96,11 @@ export function CarSheet({ car, account }: Props) {
         <Line label="fitted for now">
           {car.forNow.map((f) => (
             <div key={f.id}>
-              {f.what} <span className="soft">before {word(f.gate)}</span> {changes && <MadeGood id={f.id} />}
+              {f.what}{' '}
+              <span className="soft">
+                {f.reason && `${f.reason}; `}before {word(f.gate)}
+              </span>{' '}
+              {changes && <MadeGood id={f.id} />}
             </div>
           ))}
         </Line>

@@ -1,5 +1,6 @@
 package galecrest.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -100,6 +101,13 @@ public abstract class ServerTest {
         String text = result.getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
         boolean isJson = text.startsWith("{") || text.startsWith("[");
         return new Answer(result.getResponse().getStatus(), json.readTree(isJson ? text : "{}"));
+    }
+
+    /** Takes back so many of the account's own changes. */
+    protected void undo(Account account, int times) throws Exception {
+        for (int i = 0; i < times; i++) {
+            assertThat(call(account, "POST", "/api/undo", null).status()).isEqualTo(200);
+        }
     }
 
     protected JsonNode board() throws Exception {

@@ -105,7 +105,7 @@ public record Board(
 
     public record StageView(String id, String name) {}
 
-    public record ForNowView(String id, String what, Gate gate, Instant at) {}
+    public record ForNowView(String id, String what, String reason, Gate gate, Instant at) {}
 
     public record MeasurementView(
             String what,

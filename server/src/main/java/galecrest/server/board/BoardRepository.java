@@ -139,6 +139,7 @@ class BoardRepository {
                         new Board.ForNowView(
                                 row.getString("id"),
                                 row.getString("what"),
+                                row.getString("reason"),
                                 Gate.valueOf(row.getString("gate")),
                                 row.getTimestamp("at").toInstant())))
                 .list());

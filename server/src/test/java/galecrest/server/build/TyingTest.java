@@ -35,12 +35,6 @@ class TyingTest extends ServerTest {
         return List.of(workOf("61", "First of two"), workOf("61", "Second of two"));
     }
 
-    private void undo(int times) throws Exception {
-        for (int i = 0; i < times; i++) {
-            assertThat(call(MARA, "POST", "/api/undo", null).status()).isLessThan(300);
-        }
-    }
-
     @Test
     void whatIsTiedWaitsWithItsLagAndIsFreeAgainAfterwards() throws Exception {
         List<JsonNode> two = untied();
@@ -61,7 +55,7 @@ class TyingTest extends ServerTest {
         assertThat(call(MARA, "DELETE", "/api/links/" + id, null).status()).isEqualTo(204);
         assertThat(call(MARA, "DELETE", "/api/links/" + id, null).status()).isEqualTo(404);
         assertThat(start(work(then))).isEqualTo(start(two.get(1)));
-        undo(4);
+        undo(MARA, 4);
     }
 
     @Test
@@ -85,7 +79,7 @@ class TyingTest extends ServerTest {
         assertThat(call(BO, "POST", "/api/links", link(first, then, 0)).status())
                 .isEqualTo(403);
         assertThat(record()).isEqualTo(before);
-        undo(2);
+        undo(MARA, 2);
     }
 
     /** A pin is a draft: it moves the plan and is told by person and by car, and both are as before without it. */
@@ -126,7 +120,7 @@ class TyingTest extends ServerTest {
         assertThat(start(work(id))).isEqualTo(start(job));
         assertThat(call(MARA, "GET", "/api/plan/moved", null).body().path("byCar"))
                 .isEmpty();
-        undo(2);
+        undo(MARA, 2);
     }
 
     @Test
@@ -147,6 +141,6 @@ class TyingTest extends ServerTest {
                         .status())
                 .isEqualTo(403);
         assertThat(record()).isEqualTo(before);
-        undo(2);
+        undo(MARA, 2);
     }
 }

@@ -54,9 +54,7 @@ class OutworkTest extends ServerTest {
         JsonNode trial = find("works", "name", "Trial fit after coating");
         assertThat(trial.has("placed")).isTrue();
         assertThat(find("vendors", "id", "slip").get("deliveries").asInt()).isEqualTo(deliveries + 1);
-        for (int i = 0; i < 2; i++) {
-            call(MARA, "POST", "/api/undo", null);
-        }
+        undo(MARA, 2);
         call(BO, "POST", "/api/undo", null);
         assertThat(record()).isEqualTo(before);
     }
@@ -88,9 +86,7 @@ class OutworkTest extends ServerTest {
         assertThat(call(SEF, "POST", path + "/slot", Map.of()).status()).isEqualTo(204);
         assertThat(call(SEF, "GET", path + "/slots", null).body().get("offered"))
                 .hasSize(3);
-        for (int i = 0; i < 2; i++) {
-            call(SEF, "POST", "/api/undo", null);
-        }
+        undo(SEF, 2);
         assertThat(record()).isEqualTo(before);
     }
 
@@ -191,9 +187,7 @@ class OutworkTest extends ServerTest {
         assertThat(call(MARA, "POST", "/api/works/" + paint + "/done", null).status())
                 .isEqualTo(204);
         assertThat(find("vendors", "id", "slip").get("deliveries").asInt()).isEqualTo(deliveries + 1);
-        for (int i = 0; i < 2; i++) {
-            call(MARA, "POST", "/api/undo", null);
-        }
+        undo(MARA, 2);
         assertThat(record()).isEqualTo(before);
     }
 }

@@ -23,12 +23,6 @@ class DeskTest extends ServerTest {
         return new HashMap<>(Map.of("low", likely, "likely", likely, "high", likely));
     }
 
-    private void undo(int times) throws Exception {
-        for (int i = 0; i < times; i++) {
-            assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
-        }
-    }
-
     /** A shaft whose other end nobody asked about: stopped, asked, answered, does not fit, the other end chosen, ordered. */
     @Test
     void anUnknownSideStopsTheOrderUntilItIsAnsweredAndFits() throws Exception {
@@ -65,7 +59,7 @@ class DeskTest extends ServerTest {
         call(SEF, "POST", "/api/undo", null);
         call(SEF, "POST", "/api/undo", null);
         call(SEF, "POST", "/api/undo", null);
-        undo(1);
+        undo(MARA, 1);
         assertThat(record()).isEqualTo(before);
     }
 
@@ -109,7 +103,7 @@ class DeskTest extends ServerTest {
         for (int i = 0; i < 3; i++) {
             call(BO, "POST", "/api/undo", null);
         }
-        undo(1);
+        undo(MARA, 1);
         call(BO, "POST", "/api/undo", null);
     }
 
@@ -192,7 +186,7 @@ class DeskTest extends ServerTest {
                 .contains(job.get("id").asText());
         assertThat(call(SEF, "GET", "/api/desk", null).body().get("kits").toString())
                 .contains("\"here\":0,\"all\":2");
-        undo(2);
+        undo(MARA, 2);
     }
 
     @Test
@@ -205,12 +199,12 @@ class DeskTest extends ServerTest {
         call(MARA, "PUT", path, tyres);
         assertThat(call(MARA, "POST", path + "/take", Map.of("shelfId", shelf)).at("shelfId"))
                 .contains("Only 2");
-        undo(1);
+        undo(MARA, 1);
         assertThat(call(MARA, "POST", path + "/take", Map.of("shelfId", shelf)).status())
                 .isEqualTo(204);
         assertThat(find("parts", "name", "studded tyres, 8").get("state").asText())
                 .isEqualTo("ACCEPTED");
-        undo(1);
+        undo(MARA, 1);
     }
 
     @Test
@@ -230,7 +224,7 @@ class DeskTest extends ServerTest {
                         .at("/words/0/said")
                         .asText())
                 .contains("Ferrules");
-        undo(1);
+        undo(MARA, 1);
     }
 
     @Test
@@ -305,7 +299,7 @@ class DeskTest extends ServerTest {
         assertThat(detail.at("/mates/0/there").asText()).isEqualTo("26 x 30 female");
         assertThat(detail.at("/mates/0/outcome").asText()).isEqualTo("UNKNOWN");
         assertThat(detail.at("/words/0/said").asText()).contains("theirs is back-ordered");
-        undo(1);
+        undo(MARA, 1);
         String left = partId("driveshaft left");
         assertThat(call(SEF, "POST", "/api/parts/" + left + "/instead", good).at("name"))
                 .contains("is here");
@@ -337,7 +331,7 @@ class DeskTest extends ServerTest {
         assertThat(call(BO, "POST", path, basket).status()).isEqualTo(403);
         assertThat(call(MARA, "POST", path, basket).status()).isEqualTo(204);
         assertThat(find("parts", "id", tyres).get("state").asText()).isEqualTo("ORDERED");
-        undo(1);
+        undo(MARA, 1);
         assertThat(record()).isEqualTo(before);
     }
 

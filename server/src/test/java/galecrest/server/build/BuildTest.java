@@ -1,0 +1,205 @@
+package galecrest.server.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import galecrest.server.ServerTest;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A car's own fields, its dates, its outside work, and what it was promised. */
+class BuildTest extends ServerTest {
+    private ObjectNode car() throws Exception {
+        return (ObjectNode) find("cars", "number", "112");
+    }
+
+    private JsonNode date(String id) throws Exception {
+        return find("commitments", "id", id);
+    }
+
+    private Map<String, Object> outwork() throws Exception {
+        return new HashMap<>(Map.ofEntries(
+                Map.entry("buildId", car().get("id").asText()),
+                Map.entry("name", "Anodise uprights"),
+                Map.entry("vendorId", "slip"),
+                Map.entry("wholeCar", false),
+                Map.entry("outMinutes", 30),
+                Map.entry("lowDays", 2),
+                Map.entry("likelyDays", 3),
+                Map.entry("highDays", 5),
+                Map.entry("backMinutes", 30),
+                Map.entry("inspectionMinutes", 20),
+                Map.entry("gate", "ROLL_OUT"),
+                Map.entry("essential", true),
+                Map.entry("after", List.of()),
+                Map.entry("version", 0)));
+    }
+
+    @Test
+    void aCarIsRenamedAndTheSecondOfTwoChangesIsRefused() throws Exception {
+        String before = record();
+        ObjectNode car = car();
+        String path = "/api/builds/" + car.get("id").asText();
+        car.put("name", "Renamed").put("weight", 2.5).put("limitRear", 3);
+        assertThat(call(BO, "PUT", path, car).status()).isEqualTo(403);
+        assertThat(call(MARA, "PUT", path, car).status()).isEqualTo(204);
+        ObjectNode after = car();
+        assertThat(after.get("name").asText()).isEqualTo("Renamed");
+        assertThat(after.get("weight").asDouble()).isEqualTo(2.5);
+        assertThat(after.get("limitRear").asInt()).isEqualTo(3);
+        assertThat(call(MARA, "PUT", path, car).status()).isEqualTo(409);
+        assertThat(call(MARA, "PUT", "/api/builds/none", after).status()).isEqualTo(404);
+        undo(MARA, 1);
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "name, '', 1 to 80 characters",
+        "number, 1234567, at most 6",
+        "weight, 0, more than 0",
+        "weight, 101, at most 100",
+        "limitFront, 0, Between 1 and 9"
+    })
+    void aCarThatCannotBeIsRefusedAtItsField(String field, String value, String said) throws Exception {
+        ObjectNode car = car();
+        if (car.get(field).isNumber()) {
+            car.put(field, Integer.parseInt(value));
+        } else {
+            car.put(field, value);
+        }
+        Answer answer = call(MARA, "PUT", "/api/builds/" + car.get("id").asText(), car);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at(field)).contains(said);
+    }
+
+    @Test
+    void aDateIsMovedRenamedAndTakenBack() throws Exception {
+        String before = record();
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "buildId",
+                car().get("id").asText(),
+                "name",
+                "Ice test",
+                "kind",
+                "SLOT",
+                "due",
+                "2027-01-20T09:00:00Z",
+                "gate",
+                "TEST",
+                "weight",
+                1,
+                "version",
+                0));
+        assertThat(call(BO, "POST", "/api/commitments", form).status()).isEqualTo(403);
+        String id = call(SEF, "POST", "/api/commitments", form).body().get("id").asText();
+        long margin = date(id).get("marginMinutes").asLong();
+        form.put("due", "2027-01-21T09:00:00Z");
+        form.put("version", date(id).get("version").asInt());
+        String path = "/api/commitments/" + id;
+        assertThat(call(SEF, "PUT", path, form).status()).isEqualTo(204);
+        assertThat(date(id).get("marginMinutes").asLong())
+                .as("a day of the shop more")
+                .isGreaterThan(margin);
+        assertThat(call(SEF, "PUT", path, form).status()).isEqualTo(409);
+        form.put("name", " ");
+        form.put("weight", 0);
+        Answer wrong = call(SEF, "PUT", path, form);
+        assertThat(wrong.at("name")).contains("A date needs a name");
+        assertThat(wrong.at("weight")).contains("more than 0");
+        assertThat(call(SEF, "DELETE", path, null).status()).isEqualTo(204);
+        assertThat(call(SEF, "DELETE", path, null).status()).isEqualTo(404);
+        undo(SEF, 3);
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @Test
+    void outsideWorkIsAddedPlannedAndChanged() throws Exception {
+        String before = record();
+        Map<String, Object> form = outwork();
+        String id = call(SEF, "POST", "/api/outwork", form).body().get("id").asText();
+        JsonNode work = find("works", "id", id);
+        assertThat(work.at("/outwork/likelyDays").asInt()).isEqualTo(3);
+        String back = work.at("/placed/end").asText();
+        form.put("likelyDays", 8);
+        form.put("highDays", 9);
+        form.put("version", work.get("version").asInt());
+        assertThat(call(SEF, "PUT", "/api/outwork/" + id, form).status()).isEqualTo(204);
+        assertThat(find("works", "id", id).at("/placed/end").asText())
+                .as("it is back later")
+                .isGreaterThan(back);
+        assertThat(call(SEF, "PUT", "/api/outwork/" + id, form).status()).isEqualTo(409);
+        undo(SEF, 2);
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "name, '', name",
+        "outMinutes, -5, outMinutes",
+        "lowDays, 4, lowDays",
+        "highDays, 300, highDays",
+        "inspectionMinutes, -1, inspectionMinutes",
+        "slotFrom, 2026-12-10T09:00:00Z, slotTo"
+    })
+    void outsideWorkThatCannotBeIsRefusedAtItsField(String field, String value, String at) throws Exception {
+        String before = record();
+        Map<String, Object> form = outwork();
+        form.put(field, value.matches("-?\\d+") ? (Object) Integer.valueOf(value) : value);
+        Answer answer = call(SEF, "POST", "/api/outwork", form);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at(at)).isNotEmpty();
+        assertThat(record()).isEqualTo(before);
+    }
+
+    @Test
+    void aPromisedCallIsMadeOnce() throws Exception {
+        JsonNode calls = board().at("/brief/calls");
+        assertThat(calls).isNotEmpty();
+        String path = "/api/calls/" + calls.get(0).get("id").asText() + "/done";
+        assertThat(call(SEF, "POST", path, null).status()).isEqualTo(204);
+        assertThat(board().at("/brief/calls")).hasSize(calls.size() - 1);
+        assertThat(call(SEF, "POST", path, null).status()).isEqualTo(404);
+        undo(SEF, 1);
+        assertThat(board().at("/brief/calls")).isEqualTo(calls);
+    }
+
+    @Test
+    void whatIsFittedForNowIsOnTheCarUntilItIsMadeGood() throws Exception {
+        JsonNode part = StreamSupport.stream(board().get("parts").spliterator(), false)
+                .filter(p -> p.get("state").asText().equals("ACCEPTED"))
+                .findFirst()
+                .orElseThrow();
+        String path = "/api/parts/" + part.get("id").asText() + "/fit";
+        String car = part.get("buildId").asText();
+        int there = find("cars", "id", car).get("forNow").size();
+        assertThat(call(SEF, "POST", path, Map.of("forNow", true, "reason", "")).at("gate"))
+                .contains("before which gate");
+        assertThat(call(SEF, "POST", path, Map.of("forNow", true, "gate", "TEST", "reason", "a bolt is short"))
+                        .status())
+                .isEqualTo(204);
+        JsonNode forNow = find("cars", "id", car).get("forNow");
+        assertThat(forNow).hasSize(there + 1);
+        assertThat(forNow.toString()).contains("a bolt is short").contains("TEST");
+        String id = StreamSupport.stream(forNow.spliterator(), false)
+                .filter(f -> f.get("reason").asText().equals("a bolt is short"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .asText();
+        assertThat(call(SEF, "POST", "/api/fitted-for-now/" + id + "/made-good", null)
+                        .status())
+                .isEqualTo(204);
+        assertThat(find("cars", "id", car).get("forNow")).hasSize(there);
+        assertThat(call(SEF, "POST", "/api/fitted-for-now/" + id + "/made-good", null)
+                        .status())
+                .isEqualTo(404);
+        undo(SEF, 2);
+    }
+}
