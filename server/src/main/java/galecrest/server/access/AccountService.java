@@ -1,6 +1,7 @@
 package galecrest.server.access;
 
 import galecrest.server.problem.BadInput;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -16,6 +17,8 @@ public class AccountService {
     private static final int FAILURES_TO_LOCK = 5;
     private static final Duration LOCKED = Duration.ofMinutes(5);
     private static final int SHORTEST_PASSWORD = 10;
+
+    private static final int LONGEST_PASSWORD = 70;
 
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
@@ -107,8 +110,13 @@ public class AccountService {
     }
 
     private String encoded(String field, String password) {
-        if (password.length() < SHORTEST_PASSWORD || password.length() > 70) {
-            throw new BadInput(field, "A password has " + SHORTEST_PASSWORD + " to 70 characters.");
+        // What keeps it can tell apart no more than 72 bytes.
+        int bytes = password.getBytes(StandardCharsets.UTF_8).length;
+        if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
+            throw new BadInput(
+                    field,
+                    "A password has " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
+                            + " characters; those that are no plain letters count twice or more.");
         }
         return passwords.encode(password);
     }

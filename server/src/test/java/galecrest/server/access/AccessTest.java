@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import galecrest.server.ServerTest;
+import java.util.HashMap;
 import java.util.Map;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
@@ -127,5 +128,54 @@ class AccessTest extends ServerTest {
         Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", "short"));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.at("next")).contains("10 to 70");
+    }
+
+    @Test
+    void aPasswordIsChangedByWhoKnowsTheOldOne() throws Exception {
+        assertThat(call(BO, "POST", "/api/password", Map.of("old", "guessed", "next", "long enough now"))
+                        .at("old"))
+                .contains("not the password you have");
+        assertThat(call(BO, "POST", "/api/password", Map.of("old", "brackwater", "next", "long enough now"))
+                        .status())
+                .isEqualTo(204);
+        assertThat(signIn("bo", "brackwater")).contains("do not go together");
+        assertThat(signIn(" BO ", "long enough now")).contains("\"role\":\"HAND\"");
+        assertThat(call(BO, "POST", "/api/password", Map.of("old", "long enough now", "next", "brackwater"))
+                        .status())
+                .isEqualTo(204);
+    }
+
+    /** Seventy letters that take two bytes each are more than the way passwords are kept can tell apart. */
+    @Test
+    void aPasswordLongerThanCanBeKeptIsRefused() throws Exception {
+        for (String next : new String[] {"ü".repeat(40), "x".repeat(71)}) {
+            Answer answer = call(BO, "POST", "/api/password", Map.of("old", "brackwater", "next", next));
+            assertThat(answer.status()).isEqualTo(422);
+            assertThat(answer.at("next")).contains("10 to 70");
+        }
+    }
+
+    @Test
+    void theManagerMakesAnAccountThatCanSignIn() throws Exception {
+        Map<String, Object> account = new HashMap<>(
+                Map.of("username", "Guest Hand", "name", "Guest", "role", "HAND", "password", "for a week only"));
+        assertThat(call(MARA, "POST", "/api/accounts", account).at("username")).contains("2 to 40");
+        account.put("username", "guest");
+        assertThat(call(SEF, "POST", "/api/accounts", account).status()).isEqualTo(403);
+        assertThat(call(MARA, "POST", "/api/accounts", account).status()).isEqualTo(204);
+        assertThat(signIn("guest", "for a week only")).contains("\"role\":\"HAND\"");
+        assertThat(call(MARA, "GET", "/api/accounts", null).body().toString())
+                .contains("\"guest\"")
+                .doesNotContain("password");
+    }
+
+    @Test
+    void someFailuresAreForgottenOnceItIsRight() throws Exception {
+        for (int round = 0; round < 3; round++) {
+            for (int i = 0; i < 4; i++) {
+                assertThat(signIn("bo", "wrong")).contains("do not go together");
+            }
+            assertThat(signIn("bo", "brackwater")).contains("\"role\"");
+        }
     }
 }
