@@ -98,7 +98,7 @@ export function CarSheet({ car, account }: Props) {
             <div key={f.id}>
               {f.what}{' '}
               <span className="soft">
-                {f.reason && `${f.reason}; `}before {word(f.gate)}
+                ({f.reason && `${f.reason}; `}before {word(f.gate)})
               </span>{' '}
               {changes && <MadeGood id={f.id} />}
             </div>
