@@ -9,6 +9,7 @@ import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.server.ServerTest;
 import galecrest.server.exchange.CoreJson;
+import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -21,11 +22,13 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Whatever is asked of it, the server answers, refuses without a trace what it refuses, and plans what is there. */
 @DirtiesContext
 class HostileTest extends ServerTest {
     private static final int REQUESTS = 900;
+    private static final int TABLES = 60;
 
     @Autowired
     private JdbcClient db;
@@ -70,6 +73,43 @@ class HostileTest extends ServerTest {
             }
         }
         assertThat(answers.get(2)).as("what was done, of " + answers).isGreaterThan(REQUESTS / 10);
+        theShopIsSound();
+    }
+
+    @Test
+    void whateverTableIsGivenItIsTakenInWholeOrRefusedWithoutATrace() throws Exception {
+        Sheets sheets = new Sheets(new Random(11));
+        String build = "/api/builds/" + find("cars", "number", "112").get("id").asText();
+        TreeMap<String, Integer> answers = new TreeMap<>();
+        for (String kind : new String[] {"jobs", "parts", "outwork"}) {
+            String table = mvc.perform(MockMvcRequestBuilders.get(build + "/" + kind + ".csv")
+                            .cookie(session(MARA)))
+                    .andReturn()
+                    .getResponse()
+                    .getContentAsString(StandardCharsets.UTF_8);
+            for (int i = 0; i < TABLES; i++) {
+                byte[] file = sheets.spoilt(table);
+                long before = lastChange();
+                Answer preview = upload(MARA, build + "/" + kind + "/preview", file);
+                assertThat(lastChange()).isEqualTo(before);
+                Answer taken = upload(MARA, build + "/" + kind + "/import", file);
+                String said = kind + " " + new String(file, StandardCharsets.UTF_8);
+                assertThat(preview.status()).as(said).isIn(200, 422);
+                assertThat(taken.status()).as(said).isIn(200, 422);
+                answers.merge(kind + " " + taken.status(), 1, Integer::sum);
+                if (taken.status() == 422) {
+                    assertThat(lastChange()).as(said).isEqualTo(before);
+                    assertThat(taken.body().get("problems")).as(said).isNotEmpty();
+                } else {
+                    undo(MARA, 1);
+                }
+            }
+        }
+        assertThat(answers).as("each kind is taken and refused").hasSize(6);
+        theShopIsSound();
+    }
+
+    private void theShopIsSound() throws Exception {
         assertThat(call(MARA, "GET", "/api/board", null).status()).isEqualTo(200);
         ShopSnapshot shop = CoreJson.mapper()
                 .treeToValue(call(MARA, "GET", "/api/snapshot", null).body(), ShopSnapshot.class);
