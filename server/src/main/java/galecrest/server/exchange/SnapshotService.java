@@ -1,6 +1,7 @@
 package galecrest.server.exchange;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchema;
@@ -14,6 +15,7 @@ import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import java.io.IOException;
+import java.time.DateTimeException;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -26,7 +28,7 @@ class SnapshotService {
     private final PlanService plans;
     private final SnapshotStore store;
     private final Journal journal;
-    private final ObjectMapper json = CoreJson.mapper();
+    private final ObjectMapper json = CoreJson.mapper().enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);
     private final JsonSchema schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
             .getSchema(SnapshotService.class.getResourceAsStream("/shop-snapshot.schema.json"));
 
@@ -72,7 +74,7 @@ class SnapshotService {
         BadInput.throwIfAny(problems);
         try {
             return json.treeToValue(tree, ShopSnapshot.class);
-        } catch (JsonProcessingException | IllegalArgumentException e) {
+        } catch (JsonProcessingException | IllegalArgumentException | DateTimeException e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new BadInput("file", "A value cannot be taken: " + cause.getMessage());
         }
