@@ -17,6 +17,9 @@ import galecrest.server.problem.BadInput;
 import java.io.IOException;
 import java.time.DateTimeException;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
 /** The shop as a snapshot: out as JSON, in from JSON into an empty shop, whole or not at all. */
@@ -24,6 +27,8 @@ import org.springframework.stereotype.Service;
 @ManagerOnly
 class SnapshotService {
     private static final int MOST_PROBLEMS = 50;
+    /** The table in what the database says that it refuses. */
+    private static final Pattern TABLE = Pattern.compile("(?:relation|table) \"(\\w+)\"");
 
     private final PlanService plans;
     private final SnapshotStore store;
@@ -53,8 +58,22 @@ class SnapshotService {
             if (!store.isEmpty()) {
                 throw new BadInput("file", "There are builds or people already; a snapshot goes into an empty shop.");
             }
-            store.save(shop);
+            save(shop);
         });
+    }
+
+    private void save(ShopSnapshot shop) {
+        try {
+            store.save(shop);
+        } catch (DataIntegrityViolationException refused) {
+            String message = String.valueOf(refused.getMostSpecificCause().getMessage());
+            Matcher table = TABLE.matcher(message);
+            String where = table.find() ? table.group(1).replace('_', ' ') : "record";
+            throw new BadInput(
+                    "file",
+                    "A value cannot be kept in the " + where + ": "
+                            + message.lines().findFirst().orElse(""));
+        }
     }
 
     private ShopSnapshot read(byte[] file) {

@@ -99,7 +99,7 @@ class EmptyShopTest extends ServerTest {
                 undo(MARA, 1);
             } else {
                 refused++;
-                assertThat(answer.body().get("problems")).isNotEmpty();
+                assertThat(answer.body().get("problems")).as("%s of %s", answer.body(), snapshot).isNotEmpty();
             }
             assertThat(board().get("people")).isEmpty();
             assertThat(board().get("works")).isEmpty();
