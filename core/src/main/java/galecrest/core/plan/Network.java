@@ -42,7 +42,9 @@ final class Network {
     final List<List<Bound>> bounds = new ArrayList<>();
     final List<List<Pin>> pins = new ArrayList<>();
     final List<Plan.BrokenPin> brokenPins = new ArrayList<>();
-    final Map<WorkId, Integer> index;
+    private final LinkEnds ends;
+    /** The node of each piece of work as the snapshot lists it; −1 where it is done. */
+    private final int[] nodeOf;
     /** The number of each node's build. */
     final int[] build;
     /** Of each commitment, the nodes that must be ready by its date, and those that can follow. */
@@ -66,7 +68,12 @@ final class Network {
     record Bound(int slot, Because because) {}
 
     Network(ShopSnapshot shop, Grid grid) {
+        this(shop, grid, LinkEnds.of(shop.works(), shop.links()));
+    }
+
+    Network(ShopSnapshot shop, Grid grid, LinkEnds ends) {
         this.shop = shop;
+        this.ends = ends;
         this.grid = grid;
         this.calendars = new Calendars(shop, grid);
         this.people = numbered(shop.people(), p -> p.id());
@@ -75,9 +82,10 @@ final class Network {
         this.works =
                 shop.works().stream().filter(w -> w.status() != Status.DONE).toList();
         this.done = shop.works().stream().filter(w -> w.status() == Status.DONE).toList();
-        Map<WorkId, Work> doneById = new HashMap<>();
-        done.forEach(w -> doneById.put(w.id(), w));
-        this.index = numbered(works, Work::id);
+        nodeOf = new int[shop.works().size()];
+        for (int i = 0, nodes = 0; i < nodeOf.length; i++) {
+            nodeOf[i] = shop.works().get(i).status() == Status.DONE ? -1 : nodes++;
+        }
         for (int i = 0; i < works.size(); i++) {
             before.add(new ArrayList<>());
             after.add(new ArrayList<>());
@@ -85,7 +93,9 @@ final class Network {
         }
         Bounds outside = new Bounds(shop, grid, calendars);
         works.forEach(w -> bounds.add(outside.of(w)));
-        shop.links().forEach(l -> link(l, doneById, outside));
+        for (int i = 0; i < shop.links().size(); i++) {
+            link(shop.links().get(i), ends.from()[i], ends.to()[i], outside);
+        }
         shop.pins().forEach(this::pin);
         inOrder = sorted();
         build = works.stream().mapToInt(w -> buildOf(w.build())).toArray();
@@ -110,6 +120,12 @@ final class Network {
         return number < works.size() ? works.get(number) : done.get(number - works.size());
     }
 
+    /** The node of open work; −1 where it is done, or not of this shop. */
+    int node(WorkId id) {
+        Integer number = ends.numbers().get(id);
+        return number == null || ends.unknown(number) ? -1 : nodeOf[number];
+    }
+
     int person(PersonId id) {
         return people.get(id);
     }
@@ -122,19 +138,19 @@ final class Network {
         return builds.get(id);
     }
 
-    private void link(Link link, Map<WorkId, Work> doneById, Bounds outside) {
-        Integer to = index.get(link.then());
-        if (to == null) {
+    private void link(Link link, int first, int then, Bounds outside) {
+        int from = nodeOf[first];
+        int to = nodeOf[then];
+        if (to < 0) {
             return;
         }
         boolean alreadyGoing = works.get(to).status() == Status.STARTED && link.type() != Link.Type.FINISH_FINISH;
         if (alreadyGoing || isAway(to)) {
             return;
         }
-        Integer from = index.get(link.first());
-        if (from == null) {
+        if (from < 0) {
             if (link.risk().isEmpty() && link.type() != Link.Type.FINISH_FINISH) {
-                outside.afterDone(doneById.get(link.first()), link).ifPresent(bounds.get(to)::add);
+                outside.afterDone(shop.works().get(first), link).ifPresent(bounds.get(to)::add);
             }
             return;
         }
@@ -154,8 +170,8 @@ final class Network {
     }
 
     private void pin(Pin pin) {
-        Integer to = index.get(pin.work());
-        if (to == null) {
+        int to = node(pin.work());
+        if (to < 0) {
             return;
         }
         if (!(pin instanceof Pin.After order)) {
@@ -165,8 +181,8 @@ final class Network {
             }
             return;
         }
-        Integer from = index.get(order.first());
-        if (from == null || works.get(to).status() == Status.STARTED) {
+        int from = node(order.first());
+        if (from < 0 || works.get(to).status() == Status.STARTED) {
             return;
         }
         List<String> circle = path(to, from);
@@ -223,8 +239,8 @@ final class Network {
                     IntStream about = c.works().isEmpty()
                             ? nodes.getOrDefault(c.build(), List.of()).stream().mapToInt(Integer::intValue)
                             : c.works().stream()
-                                    .filter(index::containsKey)
-                                    .mapToInt(index::get)
+                                    .mapToInt(this::node)
+                                    .filter(node -> node >= 0)
                                     .sorted();
                     return about.filter(node -> takes.test(c, works.get(node))).toArray();
                 })

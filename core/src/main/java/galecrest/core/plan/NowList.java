@@ -163,8 +163,8 @@ public record NowList(List<OfPerson> people, List<Held> held) {
 
     /** How much follows a piece of work, directly or through other work. */
     private static int behind(Model model, WorkId id) {
-        Integer node = model.network.index.get(id);
-        if (node == null) {
+        int node = model.network.node(id);
+        if (node < 0) {
             return 0;
         }
         boolean[] seen = new boolean[model.size];

@@ -42,11 +42,12 @@ public final class Planner {
      * @throws IllegalArgumentException where {@link SnapshotCheck} finds problems
      */
     public static Thought think(ShopSnapshot shop, PlanOptions options, Watch watch) {
-        List<Problem> problems = SnapshotCheck.problems(shop);
+        LinkEnds ends = LinkEnds.of(shop.works(), shop.links());
+        List<Problem> problems = SnapshotCheck.problems(shop, ends);
         if (!problems.isEmpty()) {
             throw new IllegalArgumentException("The snapshot cannot be planned: " + problems);
         }
-        Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), options.horizon())));
+        Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), options.horizon()), ends));
         Maker maker = new Maker(model);
         Population.Member first = begin(model, maker, options);
         List<Found> found = IntStream.range(0, options.searches())

@@ -26,8 +26,8 @@ final class Repair {
         stays = new boolean[model.size];
         Arrays.fill(start, SlotWindows.NEVER);
         for (Plan.Placed placed : told.placed()) {
-            Integer node = model.network.index.get(placed.work());
-            if (node != null) {
+            int node = model.network.node(placed.work());
+            if (node >= 0) {
                 start[node] = model.grid.atOrAfter(placed.start());
                 ready[node] = model.grid.atOrAfter(placed.ready()) + longer(node, placed);
                 stays[node] = start[node] >= 0;

@@ -211,13 +211,13 @@ final class Scorer {
             Map<Object, Integer> numbers = new HashMap<>();
             model.network.shop.people().forEach(p -> numbers.put(p.id(), numbers.size()));
             for (Plan.Placed placed : published.placed()) {
-                Integer node = model.network.index.get(placed.work());
-                if (node != null) {
+                int node = model.network.node(placed.work());
+                if (node >= 0) {
                     toldStart[node] = grid.atOrAfter(placed.start());
                 }
                 for (var person : placed.crew()) {
                     Integer number = numbers.get(person);
-                    if (node != null && number != null) {
+                    if (node >= 0 && number != null) {
                         long[] days = new long[dayEnds.length];
                         placed.at()
                                 .forEach(s -> add(days, grid.atOrAfter(s.from()), grid.atOrAfter(s.to()), mark(node)));
