@@ -112,6 +112,21 @@ class MatesTest {
                 "VOLTAGE | 24 V | takes 10..16 V | NeedsAdapter",
                 "ENVELOPE | room 320x220x160 | part 150x300x200 | Fits",
                 "ENVELOPE | room 320x220x160 | part 150x330x200 | DoesNotFit",
+                "THREAD | M12 male | M12 male | DoesNotFit",
+                "THREAD | ? | ? | Unknown",
+                "BOLT_CIRCLE | 4x100 | 5x100 | NeedsAdapter",
+                "SPLINE | 23 x 28.5 female | 23 x 28.5 female | DoesNotFit",
+                "SPLINE | 23 x 28.5 female | 23 x 30 male | DoesNotFit",
+                "BORE_AND_SHAFT | bore 25.000..25.021 | bore 25.000..25.021 | DoesNotFit",
+                "BORE_AND_SHAFT | shaft 25 ±0.01 | shaft 25 ±0.01 | DoesNotFit",
+                "JOINT | 108 mm outer | 108 inner | DoesNotFit",
+                "FLANGE | 2 bolts at 80, port 57 | 3 bolts at 80, port 57 | NeedsAdapter",
+                "FLANGE | 2 bolts at 80, port 57 | 2 bolts at 80, port 50 | DoesNotFit",
+                "PLUG | SL 6-way male | SL 6-way male | DoesNotFit",
+                "PLUG | SL 6-way female | SL 6-way sockets | DoesNotFit",
+                "PLUG | SL 6-way male | TK 6-way female | NeedsAdapter",
+                "VOLTAGE | takes 10..16 V | 12..14.4 V | Fits",
+                "ENVELOPE | room 320x220x160 | room 320x220x160 | Unknown",
             })
     void sidesAreJudged(MateKind kind, String there, String comes, String verdict) {
         Verdict judged = Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes));
@@ -126,6 +141,62 @@ class MatesTest {
                 Ends.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"),
                 Ends.read(MateKind.BORE_AND_SHAFT, "shaft 24.980..24.993"));
         assertThat(fit.said()).isEqualTo("clearance 0.007 mm to 0.041 mm");
+    }
+
+    /**
+     * ISO 286-2, diameters over 18 to 30 mm: H7 is 0/+0.021, g6 −0.020/−0.007, h6 −0.013/0, k6 +0.002/+0.015,
+     * p6 +0.022/+0.035 (from memory).
+     */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "h6 | 24.987..25.000 | clearance 0 mm to 0.034 mm",
+                "k6 | 25.002..25.015 | transition, 0.015 mm tight to 0.019 mm loose",
+                "p6 | 25.022..25.035 | interference 0.001 mm to 0.035 mm: a press fit; is that meant?",
+            })
+    void aFitIsNamedAsTheIsoTablesHaveIt(String letter, String shaft, String said) {
+        Verdict fit = Mates.judge(
+                MateKind.BORE_AND_SHAFT,
+                Ends.read(MateKind.BORE_AND_SHAFT, "shaft " + shaft),
+                Ends.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"));
+        assertThat(fit.said()).as("25 H7/%s", letter).isEqualTo(said);
+    }
+
+    @Test
+    void whatIsLikelyOverlookedIsSaidWithTheFit() {
+        assertThat(said(MateKind.TUBE, "44.45 x 2.4", "44.45 x 1.2")).contains("the walls differ by 1.2 mm");
+        assertThat(said(MateKind.THREAD, "-8 AN male", "3/4-16 female")).contains("only one side names its seat");
+        assertThat(said(MateKind.FLANGE, "2 bolts at 80, port 57", "2 bolts at 80, port 50"))
+                .contains("the ports differ by 7 mm");
+        assertThat(said(MateKind.JOINT, "108 outer", "112 outer")).contains("4 mm too large");
+        assertThat(said(MateKind.ENVELOPE, "room 320x220x160", "part 319x219x159"))
+                .contains("tight");
+        assertThat(said(MateKind.BORE_AND_SHAFT, "bore 25.01 ±0.01", "shaft 24.95 ±0.01"))
+                .isEqualTo("clearance 0.04 mm to 0.08 mm");
+    }
+
+    private static String said(MateKind kind, String there, String comes) {
+        return Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes)).said();
+    }
+
+    /** What one side is to the other, the other is to the one. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "THREAD | M12 female | M12x1.25 male",
+                "BOLT_CIRCLE | 4x100 bore 57.1 | 4x108 bore 57.1",
+                "SPLINE | 23 x 28.5 female | 26x28.5 male",
+                "TUBE | 38 x 2 | 44.45 x 2.4",
+                "FLANGE | band 76 | 4 bolts at 80, port 70",
+                "PLUG | SL 6-way male | SL 4-way sockets",
+                "ENVELOPE | room 320x220x160 | part 150x330x200",
+                "VOLTAGE | 24 V | takes 10..16 V"
+            })
+    void theSidesMayBeNamedInEitherOrder(MateKind kind, String one, String other) {
+        assertThat(Mates.judge(kind, Ends.read(kind, other), Ends.read(kind, one)))
+                .hasSameClassAs(Mates.judge(kind, Ends.read(kind, one), Ends.read(kind, other)));
     }
 
     @Test

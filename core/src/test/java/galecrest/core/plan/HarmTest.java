@@ -76,4 +76,32 @@ class HarmTest {
         assertThat(harm.get(1).inHand()).isGreaterThan(Duration.ofDays(5));
         assertThat(Harm.of(shop, guide, () -> false)).isEqualTo(Optional.empty());
     }
+
+    /** The tuner has the car for two days, and the date is two hours after it is back: a day more is late by most of one. */
+    @Test
+    void oneMoreDayAtAnotherFirmCostsItsDateAndNothingWhereThereIsTime() {
+        Shops shops = Shops.shop().person("bo", "fit");
+        ShopSnapshot shop = shops.outwork("tune", "car", true, 2)
+                .outwork("coat", "spare", false, 2)
+                .job("load", "car", 60, "fit")
+                .job("hang", "spare", 60, "fit")
+                .after("tune", "load")
+                .after("coat", "hang")
+                .due("race", "car", shops.instant(3, 10, 0))
+                .due("club day", "spare", shops.instant(20, 16, 0))
+                .snapshot();
+        Guide guide = Planner.think(shop, PlanOptions.interactive(shop), (steps, best) -> true)
+                .guide();
+        List<Harm.OfThing> harm = Harm.of(shop, guide, () -> true).orElseThrow();
+        assertThat(harm).extracting(Harm.OfThing::id).containsExactly("tune", "coat");
+        assertThat(harm.get(0).hardHours()).isGreaterThan(0);
+        assertThat(harm.get(0).hardest()).map(CommitmentId::value).contains("race");
+        assertThat(harm.get(0).need()).as("only parts are needed").isEmpty();
+        assertThat(harm.get(1).hardHours()).isZero();
+        assertThat(harm.get(1).inHand()).isGreaterThan(Duration.ofDays(7));
+        int[] asked = {0};
+        assertThat(Harm.of(shop, guide, () -> asked[0]++ == 0))
+                .as("told to stop at the second")
+                .isEmpty();
+    }
 }
