@@ -99,7 +99,9 @@ class EmptyShopTest extends ServerTest {
                 undo(MARA, 1);
             } else {
                 refused++;
-                assertThat(answer.body().get("problems")).as("%s of %s", answer.body(), snapshot).isNotEmpty();
+                assertThat(answer.body().get("problems"))
+                        .as("%s of %s", answer.body(), snapshot)
+                        .isNotEmpty();
             }
             assertThat(board().get("people")).isEmpty();
             assertThat(board().get("works")).isEmpty();
