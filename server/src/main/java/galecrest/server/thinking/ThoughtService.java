@@ -110,7 +110,12 @@ class ThoughtService {
         ShopSnapshot before = plans.current().shop();
         ShopSnapshot after = before;
         for (Move move : wanted) {
-            after = Moves.apply(after, move);
+            ShopSnapshot with = Moves.apply(after, move);
+            if (with.equals(after)) {
+                throw new BadInput(
+                        "index", "What this was about has changed or gone since then; try everything again.");
+            }
+            after = with;
         }
         ShopSnapshot changed = after;
         String said = String.join("; ", Moves.say(before, wanted));

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -131,6 +132,17 @@ class ThinkingTest extends ServerTest {
             assertThat(call(MARA, "POST", "/api/plan/discard", null).status()).isEqualTo(204);
             assertThat(record()).as("dropped: " + tried.get(i).path("words")).isEqualTo(before);
         }
+        int swap = IntStream.range(0, tried.size())
+                .filter(i -> tried.get(i).path("kinds").toString().equals("[\"SwapEvent\"]"))
+                .findFirst()
+                .orElseThrow();
+        call(MARA, "DELETE", "/api/commitments/" + date, null);
+        String without = record();
+        Answer gone = call(MARA, "POST", "/api/thoughts/" + id + "/try", Map.of("index", swap));
+        assertThat(gone.status()).as("the date is gone").isEqualTo(422);
+        assertThat(gone.at("index")).contains("try everything again");
+        assertThat(record()).isEqualTo(without);
+        undo(MARA, 1);
     }
 
     @Test
