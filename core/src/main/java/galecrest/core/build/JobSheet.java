@@ -253,7 +253,7 @@ public final class JobSheet {
         for (String place : text.isEmpty() ? new String[0] : text.split("\\+")) {
             String[] said = place.strip().toLowerCase(Locale.ROOT).split(":", 2);
             String skill = said[0].strip();
-            if (!skills.isEmpty() && !skills.contains(skill)) {
+            if (!skill.isEmpty() && !skills.isEmpty() && !skills.contains(skill)) {
                 problem(
                         line,
                         "crew",
