@@ -57,7 +57,7 @@ final class JobFit {
                     int least = walk.begun + slots;
                     if (least < bestEnd || least == bestEnd && walk.begun <= latest) {
                         walk.again();
-                        if (walk.earliest(station, walk.begun, endNotBefore, bestEnd, latest) && better()) {
+                        if (walk.earliest(station, endNotBefore, bestEnd, latest) && better()) {
                             keep();
                         }
                     }
@@ -92,7 +92,7 @@ final class JobFit {
             for (int someStation : stations) {
                 place++;
                 boolean found = walk.beginAt(someCrew, slot)
-                        && walk.earliest(someStation, walk.start, endNotBefore, SlotWindows.NEVER, SlotWindows.NEVER);
+                        && walk.earliest(someStation, endNotBefore, SlotWindows.NEVER, SlotWindows.NEVER);
                 if (found && walk.start == slot && better()) {
                     keep();
                 } else if (found && walk.start != slot && walk.end < laterEnd) {

@@ -103,6 +103,7 @@ final class JobWalk {
 
     /** Goes back to where the crew began. */
     void again() {
+        start = begun;
         cause.set(begunCause);
         for (int pool : crew.pools) {
             Gaps gaps = taken.gaps[pool];
@@ -134,12 +135,11 @@ final class JobWalk {
      * The earliest place of the present crew at a station, from where all of it is free for so much work; false where it
      * would end later than is wanted, or then and start later.
      */
-    boolean earliest(int someStation, int from, int endNotBefore, int latestEnd, int latestStart) {
+    boolean earliest(int someStation, int endNotBefore, int latestEnd, int latestStart) {
         station = someStation;
         hours = crew.hours(station, model.mirror);
         cure = job.cureHold() >= 0 ? job.cure() : 0;
         endFrom = endNotBefore;
-        start = from;
         for (boolean more = true; more; more = toGap(latestEnd)) {
             if (!advance()) {
                 return false;

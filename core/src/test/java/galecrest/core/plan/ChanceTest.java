@@ -13,8 +13,6 @@ import galecrest.core.time.Minutes;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.junit.jupiter.api.Test;
@@ -60,37 +58,10 @@ class ChanceTest {
     }
 
     private static ShopSnapshot estimated(ShopSnapshot shop, long low, long likely, long high) {
-        List<Work> works = new ArrayList<>();
-        for (Work work : shop.works()) {
-            if (!(work instanceof Job job)) {
-                works.add(work);
-                continue;
-            }
-            works.add(new Job(
-                    job.id(),
-                    job.build(),
-                    job.name(),
-                    job.zone(),
-                    job.onCar(),
-                    job.wholeCar(),
-                    Estimate.ofMinutes(low, likely, high),
-                    job.remaining(),
-                    job.crew(),
-                    job.stationKind(),
-                    job.oneGo(),
-                    job.cure(),
-                    job.cureLock(),
-                    job.parts(),
-                    job.gate(),
-                    job.essential(),
-                    job.status(),
-                    job.notBefore(),
-                    job.hold(),
-                    job.started(),
-                    job.doneAt(),
-                    job.findings()));
-        }
-        return shop.withWorks(works);
+        Estimate estimate = Estimate.ofMinutes(low, likely, high);
+        return shop.withWorks(shop.works().stream()
+                .map(w -> w instanceof Job job ? job.withCrew(job.crew(), estimate) : w)
+                .toList());
     }
 
     private static Chance chance(ShopSnapshot shop, ChanceOptions options) {

@@ -44,32 +44,7 @@ class CrewsTest {
 
     private static ShopSnapshot taking(ShopSnapshot shop, CrewPlace... places) {
         return shop.withWorks(shop.works().stream()
-                .<Work>map(w -> {
-                    Job j = (Job) w;
-                    return new Job(
-                            j.id(),
-                            j.build(),
-                            j.name(),
-                            j.zone(),
-                            j.onCar(),
-                            j.wholeCar(),
-                            j.estimate(),
-                            j.remaining(),
-                            List.of(places),
-                            j.stationKind(),
-                            j.oneGo(),
-                            j.cure(),
-                            j.cureLock(),
-                            j.parts(),
-                            j.gate(),
-                            j.essential(),
-                            j.status(),
-                            j.notBefore(),
-                            j.hold(),
-                            j.started(),
-                            j.doneAt(),
-                            j.findings());
-                })
+                .<Work>map(w -> ((Job) w).withCrew(List.of(places), ((Job) w).estimate()))
                 .toList());
     }
 

@@ -116,7 +116,7 @@ public class AccountService {
             throw new BadInput(
                     field,
                     "A password has " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
-                            + " characters; those that are no plain letters count twice or more.");
+                            + " characters; one with an accent counts as two.");
         }
         return passwords.encode(password);
     }

@@ -72,7 +72,7 @@ class SnapshotService {
             throw new BadInput(
                     "file",
                     "A value cannot be kept in the " + where + ": "
-                            + message.lines().findFirst().orElse(""));
+                            + message.lines().findFirst().orElse("").replaceFirst("^ERROR: ", ""));
         }
     }
 

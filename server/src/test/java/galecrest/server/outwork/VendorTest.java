@@ -117,6 +117,8 @@ class VendorTest extends ServerTest {
         "hours.day, 8, hours.0, end before they start",
         "hours.end, 07:00, hours.0, end before they start",
         "closures.to, 2026-12-01, closures.0, ends before it starts",
+        "offers.what, ' ', offers.0.what, What is it",
+        "offers.lowDays, 4, offers.0.lowDays, low ≤ likely ≤ high",
         "offers.highDays, 400, offers.0.lowDays, up to 250 working days",
         "offers.price, -3, offers.0.price, between 0 and",
         "slots.to, 2026-12-07T09:00:00Z, slots.0, ends before it starts"
