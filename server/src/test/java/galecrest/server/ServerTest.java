@@ -8,6 +8,12 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.server.access.Account;
 import galecrest.server.access.Role;
 import jakarta.servlet.http.Cookie;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.StreamSupport;
@@ -22,8 +28,11 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
-/** A test against the demo shop on a real PostgreSQL; the moment is a Wednesday morning. */
-@SpringBootTest(properties = {"galecrest.start=2026-11-25T07:10:00Z", "galecrest.parcels.watch=false"})
+/**
+ * A test against the demo shop on a real PostgreSQL. The moment is a Wednesday morning, or the one that {@code
+ * GALECREST_START} says: whatever is tested must hold on any day and at any hour.
+ */
+@SpringBootTest(properties = {"galecrest.start=" + ServerTest.FROM_OUTSIDE, "galecrest.parcels.watch=false"})
 @AutoConfigureMockMvc
 @ActiveProfiles("demo")
 public abstract class ServerTest {
@@ -31,6 +40,14 @@ public abstract class ServerTest {
     protected static final Account SEF = new Account("sef", "Sef", Role.LEAD, "sef");
     protected static final Account BO = new Account("bo", "Bo", Role.HAND, "bo");
 
+    /** The moment at which the shop of a test begins, as its application is told. */
+    protected static final String FROM_OUTSIDE = "${GALECREST_START:2026-11-25T07:10:00Z}";
+
+    /** The same moment. */
+    protected static final Instant START =
+            Instant.parse(System.getenv().getOrDefault("GALECREST_START", "2026-11-25T07:10:00Z"));
+
+    private static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
     private static final String PASSWORD = "brackwater";
 
     @Autowired
@@ -38,6 +55,31 @@ public abstract class ServerTest {
 
     protected final ObjectMapper json = new ObjectMapper();
     private final Map<String, Cookie> sessions = new HashMap<>();
+
+    /** The day so many days after the first of the test, as forms take it. */
+    protected static String day(int later) {
+        return START.atZone(ZONE).toLocalDate().plusDays(later).toString();
+    }
+
+    /** An instant on that day, at a time of UTC, as forms take it. */
+    protected static String at(int later, String time) {
+        return day(later) + "T" + time + ":00Z";
+    }
+
+    /** The working day so many after the first of the test, Monday to Friday. */
+    protected static String workday(int later) {
+        LocalDate day = START.atZone(ZONE).toLocalDate();
+        for (int left = later; left > 0; left -= day.getDayOfWeek().getValue() < 6 ? 1 : 0) {
+            day = day.plusDays(1);
+        }
+        return day.toString();
+    }
+
+    /** How many days after the first of the test the next such weekday is; never today. */
+    protected static int next(DayOfWeek weekday) {
+        LocalDate today = START.atZone(ZONE).toLocalDate();
+        return (int) ChronoUnit.DAYS.between(today, today.with(TemporalAdjusters.next(weekday)));
+    }
 
     /** An answer: its status and its body as JSON. */
     protected record Answer(int status, JsonNode body) {

@@ -11,6 +11,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -20,14 +21,23 @@ import java.util.TreeMap;
 final class OpenHours {
     private final TreeMap<Long, Long> open = new TreeMap<>();
 
-    static OpenHours of(Person person, ZoneId zone, LocalDate first, LocalDate last) {
+    /** Weekly hours alone, on all days from the first to the last but the closed ones. */
+    static OpenHours weekly(
+            List<Shift> shifts, List<Closure> closures, ZoneId zone, LocalDate first, LocalDate last) {
         OpenHours hours = new OpenHours();
         for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
-            for (Shift shift : person.shifts()) {
+            for (Shift shift : shifts) {
                 if (shift.day() == day.getDayOfWeek()) {
                     hours.add(minute(day, shift.start(), zone), endMinute(day, shift.end(), zone));
                 }
             }
+        }
+        return hours.without(closures, zone);
+    }
+
+    static OpenHours of(Person person, ZoneId zone, LocalDate first, LocalDate last) {
+        OpenHours hours = weekly(person.shifts(), List.of(), zone, first, last);
+        for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
             for (ShiftChange change : person.changes()) {
                 if (change.kind() == ShiftChange.Kind.EXTRA && covers(change, day)) {
                     hours.add(minute(day, change.start(), zone), endMinute(day, change.end(), zone));
@@ -158,6 +168,11 @@ final class OpenHours {
             left -= stretch[1] - stretch[0];
         }
         return Long.MAX_VALUE;
+    }
+
+    /** The first open stretch that ends after the minute, cut to begin no earlier; empty where there is none. */
+    Optional<long[]> stretchAfter(long minute) {
+        return between(minute, Long.MAX_VALUE).stream().findFirst();
     }
 
     boolean isOpen(long minute) {

@@ -10,6 +10,8 @@ import galecrest.core.build.RunningIn;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
+import galecrest.core.outwork.Vendor;
+import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -35,6 +37,8 @@ import java.util.function.Function;
  */
 public final class PlanAudit {
     private static final int GRID = 5;
+    /** Within so many days a vendor opens twice, if it ever does. */
+    private static final int DOORS_DAYS = 60;
 
     private final ShopSnapshot shop;
     private final Plan plan;
@@ -44,8 +48,11 @@ public final class PlanAudit {
     private final Map<PersonId, Person> people;
     private final Map<StationId, Station> stations;
     private final Map<PartId, PartLine> parts;
+    private final Map<VendorId, Vendor> vendors;
     private final Map<PersonId, OpenHours> hours = new HashMap<>();
     private final OpenHours shopHours = new OpenHours();
+    /** The hours of all weekly shifts, in which margins are measured. */
+    private final OpenHours regularHours = new OpenHours();
     private final Set<PinId> broken = new HashSet<>();
     private final long now;
 
@@ -55,6 +62,7 @@ public final class PlanAudit {
         people = byId(shop.people(), Person::id);
         stations = byId(shop.stations(), Station::id);
         parts = byId(shop.parts(), PartLine::id);
+        vendors = byId(shop.vendors(), Vendor::id);
         shop.works().forEach(w -> works.put(w.id(), w));
         plan.brokenPins().forEach(b -> broken.add(b.pin()));
         long minute = OpenHours.minute(shop.now());
@@ -65,6 +73,10 @@ public final class PlanAudit {
             OpenHours his = OpenHours.of(person, shop.zone(), first, last);
             hours.put(person.id(), his);
             shopHours.addAll(his);
+            regularHours.addAll(OpenHours.weekly(person.shifts(), List.of(), shop.zone(), first, last));
+        }
+        if (regularHours.between(Long.MIN_VALUE, Long.MAX_VALUE).isEmpty()) {
+            regularHours.addAll(shopHours);
         }
     }
 
@@ -360,6 +372,7 @@ public final class PlanAudit {
             if (!shopHours.isOpen(leaves)) {
                 broken("outwork", work, "leaves when nobody is in the shop");
             }
+            shutDoor(work, leaves, out);
             long done = vendorDone(work, leaves + out);
             if (back != done + home) {
                 broken("outwork", work, "is back at another time than the vendor's calendar gives");
@@ -367,12 +380,38 @@ public final class PlanAudit {
         }
     }
 
+    /** What arrives at a vendor who is shut could not have left so as to arrive at either of the next two openings. */
+    private void shutDoor(Outwork work, long leaves, long out) {
+        var vendor = vendors.get(work.vendor());
+        LocalDate first = Instant.ofEpochSecond((leaves + out) * 60)
+                .atZone(shop.zone())
+                .toLocalDate()
+                .minusDays(1);
+        OpenHours open =
+                OpenHours.weekly(vendor.hours(), vendor.closures(), shop.zone(), first, first.plusDays(DOORS_DAYS));
+        long arrives = leaves + out;
+        if (open.isOpen(arrives)) {
+            return;
+        }
+        for (int door = 0; door < 2; door++) {
+            var next = open.stretchAfter(arrives);
+            if (next.isEmpty()) {
+                return;
+            }
+            long opens = roundUp(next.get()[0]);
+            for (long at = opens; at < next.get()[1]; at += GRID) {
+                if (shopHours.isOpen(at - out)) {
+                    broken("outwork", work, "arrives at a vendor who is shut; it could leave later");
+                    return;
+                }
+            }
+            arrives = next.get()[1];
+        }
+    }
+
     /** Closing time of the vendor's working day that lies the turnaround after the day on which it is brought. */
     private long vendorDone(Outwork work, long arrives) {
-        var vendor = shop.vendors().stream()
-                .filter(v -> v.id().equals(work.vendor()))
-                .findFirst()
-                .orElseThrow();
+        var vendor = vendors.get(work.vendor());
         LocalDate day = Instant.ofEpochSecond(arrives * 60).atZone(shop.zone()).toLocalDate();
         int toGo = work.turnaround().likely();
         for (int guard = 0; guard < 2000; guard++, day = day.plusDays(1)) {
@@ -564,8 +603,8 @@ public final class PlanAudit {
                     .orElse(now);
             long dueAt = Math.floorDiv(at(commitment.due()), (long) GRID) * GRID;
             long margin = dueAt >= finish
-                    ? shopHours.minutesBetween(Math.max(now, finish), dueAt)
-                    : -shopHours.minutesBetween(Math.max(now, dueAt), finish);
+                    ? regularHours.minutesBetween(Math.max(now, finish), dueAt)
+                    : due.isEmpty() ? 0 : -Math.max(GRID, regularHours.minutesBetween(Math.max(now, dueAt), finish));
             if (at(outlook.get().finish().orElseThrow()) != finish
                     || outlook.get().margin().orElseThrow().value() != margin) {
                 violations.add(new Violation(

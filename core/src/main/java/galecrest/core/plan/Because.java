@@ -4,6 +4,7 @@ import galecrest.core.build.PinId;
 import galecrest.core.build.ReasonTag;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
@@ -42,6 +43,14 @@ public sealed interface Because {
         @Override
         public Optional<ReasonTag> tag() {
             return Optional.of(reason);
+        }
+    }
+
+    /** The vendor is shut, and takes in nothing that arrives before. */
+    record VendorShut(VendorId vendor, Instant opens) implements Because {
+        @Override
+        public Optional<ReasonTag> tag() {
+            return Optional.of(ReasonTag.OUT);
         }
     }
 

@@ -29,7 +29,9 @@ final class Calendars {
     private final boolean[] everClosed;
     private final SlotWindows shopHours;
     private final SlotWindows mirroredShopHours;
+    private final SlotWindows regularHours;
     private final int[][] vendorClosings;
+    private final SlotWindows[] vendorHours;
     private final Map<Crew, SlotWindows> crews = new ConcurrentHashMap<>();
 
     /** The people of a crew, and the station if it ever closes. */
@@ -47,6 +49,10 @@ final class Calendars {
         }
         shopHours = Arrays.stream(people).reduce(windows(List.of()), SlotWindows::or);
         mirroredShopHours = shopHours.mirrored(grid.slots());
+        List<Span> regular = new ArrayList<>();
+        shop.people().forEach(p -> regular.addAll(shifts(p)));
+        regularHours = regular.isEmpty() ? shopHours : windows(regular);
+        vendorHours = shop.vendors().stream().map(v -> windows(open(v))).toArray(SlotWindows[]::new);
         vendorClosings = shop.vendors().stream().map(this::closings).toArray(int[][]::new);
     }
 
@@ -57,6 +63,29 @@ final class Calendars {
     /** The time in which somebody is in the shop. */
     SlotWindows shopHours() {
         return shopHours;
+    }
+
+    /**
+     * The shop's regular hours, in which margins are measured: of all weekly shifts, whoever is on leave or comes in for an
+     * extra one, so that a margin before and after such a change is in the same hours. Where nobody has a weekly shift, the
+     * hours in which somebody is in.
+     */
+    SlotWindows regularHours() {
+        return regularHours;
+    }
+
+    /**
+     * What is in hand between a finish and the slot it is due at, in slots of the regular hours: negative where the finish
+     * is later, if only by time in which nobody works. What is finished at slot 0 is not open, and so not late.
+     */
+    int margin(int finish, int due) {
+        int margin = regularHours.workBefore(due) - regularHours.workBefore(finish);
+        return finish > Math.max(due, 0) ? Math.min(margin, -1) : margin;
+    }
+
+    /** When the vendor takes in what is brought. */
+    SlotWindows vendor(int vendor) {
+        return vendorHours[vendor];
     }
 
     /** The slots of shop hours between one before the present and the present. */
@@ -130,12 +159,7 @@ final class Calendars {
         ZoneId zone = grid.zone();
         for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
             LocalDate date = day;
-            List<Span> ofDay = new ArrayList<>();
-            for (Shift shift : person.shifts()) {
-                if (shift.day() == date.getDayOfWeek()) {
-                    Shift.on(date, shift.start(), shift.end(), zone).ifPresent(ofDay::add);
-                }
-            }
+            List<Span> ofDay = on(date, person.shifts());
             for (ShiftChange change : person.changes()) {
                 if (change.kind() == ShiftChange.Kind.EXTRA && change.covers(date)) {
                     Shift.on(date, change.start(), change.end(), zone).ifPresent(ofDay::add);
@@ -147,6 +171,36 @@ final class Calendars {
                 }
             }
             spans.addAll(ofDay);
+        }
+        return spans;
+    }
+
+    /** The weekly shifts of a person on the days of the grid. */
+    private List<Span> shifts(Person person) {
+        List<Span> spans = new ArrayList<>();
+        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
+            spans.addAll(on(day, person.shifts()));
+        }
+        return spans;
+    }
+
+    /** Those of some weekly hours that are on the day. */
+    private List<Span> on(LocalDate day, List<Shift> weekly) {
+        List<Span> spans = new ArrayList<>();
+        for (Shift shift : weekly) {
+            if (shift.day() == day.getDayOfWeek()) {
+                Shift.on(day, shift.start(), shift.end(), grid.zone()).ifPresent(spans::add);
+            }
+        }
+        return spans;
+    }
+
+    private List<Span> open(Vendor vendor) {
+        List<Span> spans = new ArrayList<>();
+        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
+            if (!shut(vendor.closures(), day)) {
+                spans.addAll(on(day, vendor.hours()));
+            }
         }
         return spans;
     }
@@ -203,11 +257,8 @@ final class Calendars {
     private int[] closings(Vendor vendor) {
         TreeSet<Integer> closings = new TreeSet<>();
         for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
-            LocalDate date = day;
-            if (!shut(vendor.closures(), date)) {
-                vendor.hours().stream()
-                        .filter(s -> s.day() == date.getDayOfWeek())
-                        .flatMap(s -> Shift.on(date, s.start(), s.end(), grid.zone()).stream())
+            if (!shut(vendor.closures(), day)) {
+                on(day, vendor.hours()).stream()
                         .mapToInt(s -> grid.atOrAfter(s.to()))
                         .max()
                         .ifPresent(closings::add);

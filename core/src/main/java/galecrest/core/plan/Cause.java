@@ -27,6 +27,9 @@ final class Cause {
     /** {@code ref}: the work that this would cure into. */
     static final int CURES_INTO = 13;
 
+    /** {@code ref}: the vendor; {@code aux}: the work that it comes after, −1 for none. */
+    static final int VENDOR_SHUT = 14;
+
     int kind;
     int ref;
     int aux;

@@ -13,12 +13,18 @@ import java.util.Optional;
  * @param trials how many times
  * @param odds of each commitment, in the order of the snapshot
  * @param departures of outwork that has not left and is booked for a time, or whose vendor offers times
+ * @param overruns jobs that run past their crew's hours, the most often first; below 2 % left out
  */
-public record Chance(int trials, long seed, List<Odds> odds, List<Departure> departures) {
+public record Chance(
+        int trials, long seed, List<Odds> odds, List<Departure> departures, List<Overrun> overruns) {
     public Chance {
         odds = List.copyOf(odds);
         departures = List.copyOf(departures);
+        overruns = List.copyOf(overruns);
     }
+
+    /** The share of trials in which a job in one go did not fit into the hours of who is to do it. */
+    public record Overrun(WorkId work, double share) {}
 
     /**
      * When outwork can truly leave, all that comes before it done.

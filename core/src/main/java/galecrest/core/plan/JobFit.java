@@ -134,6 +134,15 @@ final class JobFit {
         return preferred() || Cause.personal(bestCause.kind) ? bestStart : bestStart - 1;
     }
 
+    /** A place that was found elsewhere, taken as the best. */
+    void keep(Crew crew, int station, int start, int end) {
+        bestCrew = crew;
+        bestStation = station;
+        bestStart = start;
+        bestEnd = end;
+        bestCause.set(Cause.NOTHING, -1, -1, 0);
+    }
+
     private void keep() {
         bestCrew = walk.crew;
         bestPlace = place;

@@ -84,8 +84,9 @@ public final class LowerBound {
             for (int node = 0; node < network.size(); node++) {
                 last = commitment.needs(network.works.get(node)) ? Math.max(last, finish[node]) : last;
             }
-            int due = open.workBefore(network.grid.atOrBefore(commitment.due()));
-            double late = commitment.weight() * Math.max(0, last - due) * Grid.SLOT_MINUTES / 60;
+            int ready = last > 0 ? open.finish(0, (int) Math.ceil(last)) : 0;
+            int margin = network.calendars.margin(ready, network.grid.atOrBefore(commitment.due()));
+            double late = commitment.weight() * Math.max(0, -margin) * Grid.SLOT_MINUTES / 60;
             hard += commitment.kind().hard() ? late : 0;
             promised += commitment.kind().hard() ? 0 : late;
         }

@@ -59,6 +59,7 @@ final class Mirror {
                 job.onCar(),
                 job.wholeCar(),
                 job.oneGo(),
+                job.high(),
                 job.zone(),
                 job.zoneLimit(),
                 job.cure(),

@@ -25,14 +25,27 @@ final class Model {
     final Network.Arc[][] after;
     /** 0: is away, a fact; 1: has started; 2: leads to what is pinned or frozen; 3: all else. */
     final int[] rank;
-    /** Working slots of each job. */
+    /** Working slots of each job, and as it was planned: a trial draws only the first anew. */
     final int[] work;
+
+    final int[] planned;
     /** The slot before which the node cannot start, and which of its bounds says so (−1: none). */
     final int[] boundSlot;
 
     final int[] boundIndex;
     /** The slot that people were told the node starts at; −1 where they were not, or it has passed. */
     final int[] told;
+    /** The slot before which a node of a replayed plan does not start, though it could; 0 for none. */
+    final int[] waits;
+    /** Of each at-risk link, by its number: slots of work to be done again once its risk is known; 0 for none. */
+    final int[] rework;
+    /**
+     * Whether work also goes into the hours that other work of the same people leaves between its own. A search for a plan
+     * passes such places over, to be quick; a replay must find whatever place the plan has.
+     */
+    boolean interleaves;
+    /** How far a job in one go may run beyond its crew's hours, in slots; negative where none may, as in a plan. */
+    int stayOn = -1;
     /** Vendor working days of outwork in the queue. */
     final int[] turnaround;
     /** When outwork that is away is back. */
@@ -71,6 +84,8 @@ final class Model {
         boundSlot = new int[size];
         boundIndex = new int[size];
         told = prepare.toldStarts();
+        waits = new int[size];
+        rework = new int[network.risks];
         turnaround = new int[size];
         back = new int[size];
         crews = new Crew[size][];
@@ -94,6 +109,7 @@ final class Model {
                         network.shop.expected(outwork).map(outside::expected).orElse(0);
             }
         }
+        planned = work.clone();
         rank = ranks();
         stillCuring = curing();
     }
@@ -118,6 +134,11 @@ final class Model {
         }
         rank = mirror ? new int[size] : of.rank;
         work = mirror ? of.work : of.work.clone();
+        planned = of.planned;
+        waits = mirror ? new int[size] : of.waits.clone();
+        rework = new int[network.risks];
+        stayOn = mirror ? -1 : of.stayOn;
+        interleaves = of.interleaves;
         turnaround = mirror ? of.turnaround : of.turnaround.clone();
         back = mirror ? of.back : of.back.clone();
         crews = mirror ? of.crews : of.crews.clone();

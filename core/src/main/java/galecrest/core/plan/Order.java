@@ -11,7 +11,12 @@ final class Order {
      * @param keys the key of each node, lower first
      */
     static int[] by(Model model, double[] keys) {
-        Heap eligible = new Heap(model, keys);
+        return by(model, keys, model.rank);
+    }
+
+    /** The same with other ranks: a lower one goes ahead of all else. */
+    static int[] by(Model model, double[] keys, int[] ranks) {
+        Heap eligible = new Heap(ranks, keys);
         int[] waiting = new int[model.size];
         for (int node = 0; node < model.size; node++) {
             waiting[node] = model.before[node].length;
@@ -40,10 +45,10 @@ final class Order {
         private final int[] nodes;
         private int count;
 
-        Heap(Model model, double[] keys) {
-            this.rank = model.rank;
+        Heap(int[] ranks, double[] keys) {
+            this.rank = ranks;
             this.keys = keys;
-            this.nodes = new int[model.size];
+            this.nodes = new int[keys.length];
         }
 
         private boolean first(int a, int b) {

@@ -51,8 +51,7 @@ final class Outlooks {
     }
 
     private Minutes margin(int finish, int due) {
-        SlotWindows open = network.calendars.shopHours();
-        return Minutes.of((long) Grid.SLOT_MINUTES * (open.workBefore(due) - open.workBefore(finish)));
+        return Minutes.of((long) Grid.SLOT_MINUTES * network.calendars.margin(finish, due));
     }
 
     private List<WorkId> chain(int last) {

@@ -42,6 +42,9 @@ final class Reasons {
                         until);
             case Cause.CAR_CLAIMED -> claimed(node, cause, until);
             case Cause.CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
+            case Cause.VENDOR_SHUT ->
+                new Because.VendorShut(
+                        model.network.shop.vendors().get(cause.ref).id(), until);
             case Cause.ZONE_FULL ->
                 new Because.ZoneFull(
                         ((Job) model.network.works.get(node)).zone(),

@@ -34,6 +34,8 @@ final class Schedule {
     final @Nullable String[] whyNot;
 
     final int[] waitsFor;
+    /** Of jobs in one go in a trial: whether it did not fit into the hours of who was to do it. */
+    final boolean[] overran;
     /** See {@link Choices}. */
     boolean[] choices;
     /** The list that the schedule was made of. */
@@ -43,8 +45,10 @@ final class Schedule {
     private final JobFit jobs;
     private final TripFit trips;
     private final DriveFit drivesFit;
+    private final StayOn stayOn;
     private final Cause startCause = new Cause();
     private final Cause endCause = new Cause();
+    private final Cause roomCause = new Cause();
     private int startSlot;
     private int endSlot;
 
@@ -63,6 +67,7 @@ final class Schedule {
         missed = new Cause[size];
         whyNot = new String[size];
         waitsFor = new int[size];
+        overran = new boolean[size];
         Arrays.setAll(cause, i -> new Cause());
         for (int node = 0; node < size; node++) {
             if (model.tasks[node] instanceof Task.JobTask job && (job.exactly() != null || job.told() != null)) {
@@ -75,6 +80,7 @@ final class Schedule {
         jobs = new JobFit(model, taken);
         trips = new TripFit(model, taken);
         drivesFit = new DriveFit(model, taken);
+        stayOn = new StayOn(model, taken);
     }
 
     boolean planned(int node) {
@@ -86,6 +92,9 @@ final class Schedule {
         Cause why = cause[node];
         if (Cause.taken(why.kind)) {
             return why.ref < model.size ? why.ref : -1;
+        }
+        if (why.kind == Cause.VENDOR_SHUT) {
+            return why.aux;
         }
         return why.kind == Cause.AFTER ? model.before[node][why.ref].from() : -1;
     }
@@ -132,6 +141,10 @@ final class Schedule {
         if (model.boundSlot[node] > 0) {
             startSlot = model.boundSlot[node];
             startCause.set(Cause.BOUND, model.boundIndex[node], -1, startSlot);
+        }
+        if (model.waits[node] > startSlot) {
+            startSlot = model.waits[node];
+            startCause.set(Cause.TOLD, -1, -1, startSlot);
         }
         Network.Arc[] arcs = model.before[node];
         for (int i = 0; i < arcs.length; i++) {
@@ -232,6 +245,11 @@ final class Schedule {
         if (job.exactly() != null && exactly(node, job, work) || staysAsTold(node, job) && asTold(node, job, work)) {
             return;
         }
+        overran[node] = false;
+        if (model.stayOn >= 0 && job.oneGo() && work > model.planned[node]) {
+            placeOverrun(node, job, work, crews[0], stations[0]);
+            return;
+        }
         jobs.best(job, work, crews, stations, startSlot, endSlot);
         if (jobs.bestCrew != null && waitsAsTold(node, jobs.bestStart)) {
             jobs.best(job, work, crews, stations, startSlot, endSlot);
@@ -240,8 +258,110 @@ final class Schedule {
             whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
             return;
         }
+        if (job.oneGo() && job.high() > work && crews.length > 1 && !model.mirror) {
+            preferRoom(job, work, crews, stations);
+        }
         take(node, job);
         jobCause(node, work);
+        redo(node, job);
+    }
+
+    /**
+     * Of crews for a job in one go, rather one whose day is long enough also for the high estimate: where the best has not
+     * the room, another that has it is taken, if that costs no more time than running over would.
+     */
+    private void preferRoom(Task.JobTask job, int work, Crew[] crews, int[] stations) {
+        Crew best = jobs.bestCrew;
+        int there = jobs.bestStation;
+        int start = jobs.bestStart;
+        int end = jobs.bestEnd;
+        if (start + job.high() <= best.hours(there, false).windowEnd(start)) {
+            return;
+        }
+        roomCause.set(jobs.bestCause);
+        jobs.best(job, job.high(), crews, stations, startSlot, endSlot);
+        if (jobs.bestCrew != null && jobs.bestCrew != best && jobs.bestStart + work <= end + job.high() - work) {
+            int roomy = jobs.bestStart;
+            jobs.best(job, work, new Crew[] {jobs.bestCrew}, new int[] {jobs.bestStation}, startSlot, endSlot);
+            if (jobs.bestCrew != null && jobs.bestStart == roomy) {
+                return;
+            }
+        }
+        jobs.keep(best, there, start, end);
+        jobs.bestCause.set(roomCause);
+    }
+
+    /**
+     * Places a job in one go that takes longer than was planned. Nobody knows that when it is begun: it begins where it
+     * would have with the planned work, and those who do it stay on as far as the house allows. Where that does not do, it
+     * is begun again where it fits, next morning or by another qualified crew, whichever ends first; where nobody's day is
+     * long enough, they stay until it is done.
+     */
+    private void placeOverrun(int node, Task.JobTask job, int work, Crew crew, int there) {
+        Crew[] only = {crew};
+        int[] at = {there};
+        jobs.best(job, model.planned[node], only, at, startSlot, endSlot);
+        int begun = jobs.bestCrew == null ? SlotWindows.NEVER : jobs.bestStart;
+        jobs.best(job, work, only, at, startSlot, endSlot);
+        boolean fits = jobs.bestCrew != null && jobs.bestStart == begun;
+        if (!fits) {
+            overran[node] = true;
+            if (stayOn.find(job, work, crew, there, startSlot, endSlot, model.stayOn)
+                    && (jobs.bestCrew == null || stayOn.end < jobs.bestEnd)) {
+                jobs.keep(crew, there, stayOn.start, stayOn.end);
+            } else {
+                jobs.best(job, work, model.listedCrews[node], model.listedStations[node], startSlot, endSlot);
+            }
+            if (jobs.bestCrew == null && stayOn.find(job, work, crew, there, startSlot, endSlot, model.slots)) {
+                jobs.keep(crew, there, stayOn.start, stayOn.end);
+            }
+        }
+        if (jobs.bestCrew == null) {
+            whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
+            return;
+        }
+        take(node, job);
+        jobCause(node, model.planned[node]);
+        redo(node, job);
+    }
+
+    /**
+     * Does again what was started ahead of an at-risk link that turned out wrong: by the same crew at the same station, once
+     * the risk is known.
+     */
+    private void redo(int node, Task.JobTask job) {
+        Network.Arc[] arcs = model.before[node];
+        for (int i = 0; i < arcs.length; i++) {
+            int slots = arcs[i].risk() < 0 ? 0 : model.rework[arcs[i].risk()];
+            if (slots > 0 && startsEarly(arcs[i])) {
+                redo(node, job, i, slots);
+            }
+        }
+    }
+
+    private void redo(int node, Task.JobTask job, int arc, int slots) {
+        int first = start[node];
+        int from = end[node];
+        boolean waits = planned(model.before[node][arc].from()) && bound(model.before[node][arc]) > from;
+        Crew[] only = {crew[node]};
+        int[] at = {station[node]};
+        jobs.best(job, slots, only, at, waits ? bound(model.before[node][arc]) : from, 0);
+        if (jobs.bestCrew == null
+                && job.oneGo()
+                && stayOn.find(job, slots, only[0], at[0], from, 0, model.slots)) {
+            overran[node] = true;
+            jobs.keep(only[0], at[0], stayOn.start, stayOn.end);
+        }
+        if (jobs.bestCrew == null) {
+            start[node] = SlotWindows.NEVER;
+            whyNot[node] = Tasks.noRoom((Job) model.network.works.get(node));
+            return;
+        }
+        take(node, job);
+        start[node] = first;
+        if (waits) {
+            cause[node].set(Cause.AFTER, arc, -1, bound(model.before[node][arc]));
+        }
     }
 
     /** Whether the node could start sooner than people were told but keeps to that; then that bounds it. */
@@ -340,7 +460,7 @@ final class Schedule {
         }
         for (int w = hours.windowAfter(from); w < hours.count() && hours.startOf(w) < to; w++) {
             int a = Math.max(from, hours.startOf(w));
-            int b = Math.min(to, hours.endOf(w));
+            int b = overran[node] ? to : Math.min(to, hours.endOf(w));
             for (int i = 0; i < who.pools.length; i++) {
                 if (model.pools.size(who.pools[i]) == 1) {
                     taken.busy(who.pools[i], a, b, node);
@@ -348,6 +468,9 @@ final class Schedule {
             }
             if (zone != null) {
                 zone.add(a, b, who.hands, node);
+            }
+            if (overran[node]) {
+                break;
             }
         }
         if (station[node] >= 0) {
@@ -381,6 +504,9 @@ final class Schedule {
             cause[node].set(Cause.PINNED, -1, -1, 0);
         } else if (trips.cause.kind != Cause.NOTHING) {
             cause[node].set(trips.cause);
+            if (trips.cause.kind == Cause.VENDOR_SHUT && startCause.kind == Cause.AFTER) {
+                cause[node].aux = model.before[node][startCause.ref].from();
+            }
         } else {
             plainCause(node, trips.back);
         }

@@ -40,16 +40,15 @@ final class Scorer {
     private final int[] last;
     private final int[] ready;
 
-    /** A commitment as numbers: what it needs, what it wants, and how much of the shop's hours is before it. */
+    /** A commitment as numbers: the slot it is due at, what it needs, what it wants. */
     private record Date(boolean hard, double weight, int due, int[] needs, int[] wants) {}
 
     Scorer(Model model) {
         this.model = model;
         ShopSnapshot shop = model.network.shop;
         rules = shop.rules();
-        SlotWindows open = model.calendars.shopHours();
         dates = IntStream.range(0, shop.commitments().size())
-                .mapToObj(c -> date(c, open))
+                .mapToObj(this::date)
                 .toArray(Date[]::new);
         opens = new boolean[model.size];
         for (int node = 0; node < model.size; node++) {
@@ -62,12 +61,12 @@ final class Scorer {
         ready = new int[weights.length];
     }
 
-    private Date date(int number, SlotWindows open) {
+    private Date date(int number) {
         Commitment commitment = model.network.shop.commitments().get(number);
         return new Date(
                 commitment.kind().hard(),
                 commitment.weight(),
-                open.workBefore(model.grid.atOrBefore(commitment.due())),
+                model.grid.atOrBefore(commitment.due()),
                 model.network.needs[number],
                 model.network.wants[number]);
     }
@@ -80,8 +79,7 @@ final class Scorer {
     /** The weighted lateness of a commitment that is finished at a slot. */
     double lateness(int commitment, int finish) {
         Date date = dates[commitment];
-        int late = model.calendars.shopHours().workBefore(finish) - date.due;
-        return late > 0 ? date.weight * SLOT_HOURS * late : 0;
+        return finish > Math.max(date.due, 0) ? -date.weight * SLOT_HOURS * model.calendars.margin(finish, date.due) : 0;
     }
 
     /** The builds with a date that the schedule has late. */
@@ -103,11 +101,10 @@ final class Scorer {
         for (int node : dates[commitment].needs) {
             finish = schedule.planned(node) ? Math.max(finish, schedule.ready[node]) : finish;
         }
-        return model.calendars.shopHours().workBefore(finish) > dates[commitment].due;
+        return finish > Math.max(dates[commitment].due, 0);
     }
 
     Score score(Schedule schedule) {
-        SlotWindows open = model.calendars.shopHours();
         int missing = 0;
         double hard = 0;
         double promised = 0;
@@ -125,7 +122,7 @@ final class Scorer {
                 }
             }
             missing += lacking;
-            double margin = SLOT_HOURS * (date.due - open.workBefore(finish));
+            double margin = SLOT_HOURS * model.calendars.margin(finish, date.due);
             if (lacking == 0 && margin < 0) {
                 hard -= date.hard ? date.weight * margin : 0;
                 promised -= date.hard ? 0 : date.weight * margin;
@@ -134,7 +131,7 @@ final class Scorer {
             }
             for (int node : date.wants) {
                 follow += schedule.planned(node)
-                        ? SLOT_HOURS * Math.max(0, open.workBefore(schedule.ready[node]) - date.due)
+                        ? SLOT_HOURS * Math.max(0, -model.calendars.margin(schedule.ready[node], date.due))
                         : NEVER_HOURS;
             }
         }

@@ -131,6 +131,9 @@ public final class Sentences {
             return "it would cure into " + work(b.with()) + ", which is at the car until " + time(b.until());
         } else if (because instanceof Because.Curing b) {
             return work(b.after()) + " cures until " + time(b.until());
+        } else if (because instanceof Because.VendorShut b) {
+            return shop.vendor(b.vendor()).map(Vendor::name).orElse("the vendor") + " takes nothing in before "
+                    + time(b.opens());
         } else if (because instanceof Because.CarAway b) {
             return "the car is away for " + work(b.at()) + " until " + time(b.until());
         }
@@ -156,6 +159,8 @@ public final class Sentences {
             return b.reason() == ReasonTag.DECIDE ? "the customer" : "the lead of the build";
         } else if (because instanceof Because.After b) {
             return b.outside() ? vendorOf(b.work()) : "nobody: it must cure";
+        } else if (because instanceof Because.VendorShut b) {
+            return shop.vendor(b.vendor()).map(Sentences::reached).orElse("the vendor");
         } else if (because instanceof Because.CarAway b) {
             return vendorOf(b.at());
         } else if (because instanceof Because.Curing) {

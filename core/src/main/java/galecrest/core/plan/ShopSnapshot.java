@@ -79,6 +79,23 @@ public record ShopSnapshot(
         return with(now, people, works, links, parts, other, pins, published);
     }
 
+    public ShopSnapshot withRules(HouseRules other) {
+        return new ShopSnapshot(
+                zone,
+                now,
+                people,
+                stations,
+                vendors,
+                builds,
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                other,
+                published);
+    }
+
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
         return with(moment, people, works, links, parts, commitments, pins, published);

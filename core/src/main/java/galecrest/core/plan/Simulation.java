@@ -1,7 +1,6 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Outwork;
-import galecrest.core.build.WorkId;
 import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.time.Span;
 import java.time.Instant;
@@ -19,7 +18,7 @@ import java.util.stream.IntStream;
 /**
  * Replays a plan many times with what is uncertain drawn anew (Monte Carlo; van Slyke, 1963). Each trial keeps to the
  * policy of the plan, not to its times: the same people at the same stations take the work in the same order, moving on
- * to what comes later where the next is blocked.
+ * to what comes later where the next is blocked; see {@link Replay}.
  */
 public final class Simulation {
     private static final int SPREAD = 20;
@@ -31,28 +30,25 @@ public final class Simulation {
     private final Model model;
     private final Uncertain uncertain;
     private final ChanceOptions options;
-    private final int[] order;
-    private final boolean[] choices;
-    private final Model policy;
+    private final Replay replay;
     private final int[][] finishes;
     /** The outwork whose leaving is looked at, and from when on it could in each trial. */
     private final List<Integer> leaving;
 
     private final int[][] free;
     private final int[][] onChain;
+    private final int[] overran;
     private final Map<Uncertain.Thing, double[]> lucks = new HashMap<>();
 
-    private Simulation(ShopSnapshot shop, Plan plan, Guide guide, ChanceOptions options) {
+    private Simulation(ShopSnapshot shop, Plan plan, ChanceOptions options) {
         this.options = options;
         model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
         uncertain = new Uncertain(model, options);
-        order = Order.by(model, Planner.keys(model, guide));
-        choices = Choices.of(model, guide);
-        policy = model.copy(plainTasks());
-        Arrays.fill(policy.told, -1);
-        assign(plan);
+        replay = new Replay(model, plan);
+        replay.policy.stayOn = Grid.slotsFor(shop.rules().stayOn().value());
         finishes = new int[shop.commitments().size()][options.trials()];
         onChain = new int[shop.commitments().size()][model.size];
+        overran = new int[model.size];
         leaving = IntStream.range(0, model.size)
                 .filter(node -> model.network.works.get(node) instanceof Outwork o
                         && o.away().isEmpty()
@@ -73,37 +69,12 @@ public final class Simulation {
     /**
      * The odds of a plan.
      *
-     * @param guide what the plan was made of; see {@link Planner.Thought}
+     * @param plan that is replayed: it is taken as it is, however it came about
      * @param goOn told how many trials are done; the result is empty where it says no
      */
     public static Optional<Chance> of(
-            ShopSnapshot shop, Plan plan, Guide guide, ChanceOptions options, IntPredicate goOn) {
-        return new Simulation(shop, plan, guide, options).run(goOn);
-    }
-
-    /** Tasks without pins to an exact start and without what was told: they bound a start, but nobody waits idle. */
-    private Task[] plainTasks() {
-        return Arrays.stream(model.tasks)
-                .map(t -> t instanceof Task.JobTask job ? job.free() : t)
-                .toArray(Task[]::new);
-    }
-
-    /** Lets each job have the crew and the station of the plan only. */
-    private void assign(Plan plan) {
-        Map<WorkId, Plan.Placed> placed = plan.byWork();
-        Crews crews = new Crews(model.network.shop, model.calendars, model.pools);
-        for (int node = 0; node < model.size; node++) {
-            Plan.Placed where = placed.get(model.network.works.get(node).id());
-            if (where != null && model.crews[node] != null) {
-                int[] people =
-                        where.crew().stream().mapToInt(model.network::person).toArray();
-                policy.crews[node] = new Crew[] {crews.just(people)};
-                policy.listedCrews[node] = policy.crews[node];
-                policy.stations[node] =
-                        new int[] {where.station().map(model.network::station).orElse(-1)};
-                policy.listedStations[node] = policy.stations[node];
-            }
-        }
+            ShopSnapshot shop, Plan plan, ChanceOptions options, IntPredicate goOn) {
+        return new Simulation(shop, plan, options).run(goOn);
     }
 
     private Optional<Chance> run(IntPredicate goOn) {
@@ -111,13 +82,17 @@ public final class Simulation {
         AtomicInteger done = new AtomicInteger();
         boolean[] stopped = new boolean[1];
         Runnable worker = () -> {
-            Model trial = policy.copy(policy.tasks);
-            Schedule schedule = new Schedule(trial);
+            Model trial = replay.policy.copy(replay.policy.tasks);
+            Schedule schedule = Replay.schedule(trial);
             int[][] chains = new int[onChain.length][model.size];
+            int[] beyond = new int[model.size];
             for (int t = next.getAndIncrement(); t < options.trials() && !stopped[0]; t = next.getAndIncrement()) {
-                uncertain.draw(trial, t, choices);
-                schedule.generate(order, choices);
+                uncertain.draw(trial, t);
+                schedule.generate(replay.order, replay.choices);
                 note(schedule, t, chains);
+                for (int node : replay.order) {
+                    beyond[node] += schedule.overran[node] ? 1 : 0;
+                }
                 if (!goOn.test(done.incrementAndGet())) {
                     stopped[0] = true;
                 }
@@ -127,6 +102,9 @@ public final class Simulation {
                     for (int node = 0; node < model.size; node++) {
                         onChain[c][node] += chains[c][node];
                     }
+                }
+                for (int node = 0; node < model.size; node++) {
+                    overran[node] += beyond[node];
                 }
             }
         };
@@ -139,7 +117,8 @@ public final class Simulation {
                         IntStream.range(0, finishes.length).mapToObj(this::odds).toList(),
                         IntStream.range(0, free.length)
                                 .mapToObj(this::departure)
-                                .toList()));
+                                .toList(),
+                        overruns()));
     }
 
     private void note(Schedule schedule, int trial, int[][] chains) {
@@ -162,6 +141,16 @@ public final class Simulation {
                 node = schedule.blocker(node);
             }
         }
+    }
+
+    private List<Chance.Overrun> overruns() {
+        return IntStream.range(0, model.size)
+                .filter(node -> overran[node] >= RARE * options.trials())
+                .mapToObj(node -> new Chance.Overrun(
+                        model.network.works.get(node).id(), overran[node] / (double) options.trials()))
+                .sorted(Comparator.comparingDouble((Chance.Overrun o) -> -o.share())
+                        .thenComparing(Chance.Overrun::work))
+                .toList();
     }
 
     private Chance.Departure departure(int i) {

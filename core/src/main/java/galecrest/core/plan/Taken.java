@@ -29,7 +29,7 @@ final class Taken {
         Arrays.setAll(cars, i -> new Stays());
         Arrays.setAll(zones, i -> new Usage());
         for (int pool = 0; pool < pools.length; pool++) {
-            if (model.pools.size(pool) == 1) {
+            if (model.pools.size(pool) == 1 && !model.interleaves) {
                 SlotWindows hours = model.calendars.person(model.pools.anyOf(pool));
                 gaps[pool] = new Gaps(model.mirror ? hours.mirrored(model.slots) : hours, model.slots);
             }

@@ -10,6 +10,7 @@ sealed interface Task {
     /**
      * A job.
      *
+     * @param high slots that it takes at the most, by its estimate
      * @param zone the zone on the car; where it is not on the car, nothing
      * @param cure slots until it counts as finished
      * @param cureHold how its curing claims the car, a hold of {@link Stays.Claim}; −1 for not at all
@@ -26,6 +27,7 @@ sealed interface Task {
             boolean onCar,
             boolean wholeCar,
             boolean oneGo,
+            int high,
             int zone,
             int zoneLimit,
             int cure,
@@ -45,6 +47,7 @@ sealed interface Task {
                     onCar,
                     wholeCar,
                     oneGo,
+                    high,
                     zone,
                     zoneLimit,
                     cure,
@@ -83,7 +86,13 @@ sealed interface Task {
             int awaySince,
             @Nullable Exactly exactly,
             String vendorName)
-            implements Task {}
+            implements Task {
+        /** The same that does not come to the time it was booked for. */
+        TripTask queueing() {
+            return new TripTask(
+                    build, wholeCar, out, home, inspection, vendor, Model.NO_SLOT, 0, away, awaySince, exactly, vendorName);
+        }
+    }
 
     /**
      * Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one).
@@ -97,7 +106,12 @@ sealed interface Task {
             int[] drivers,
             int[] told,
             @Nullable Exactly exactly,
-            String skill) implements Task {}
+            String skill) implements Task {
+        /** The same by one driver, who keeps to these drives where that can be. */
+        DriveTask asPlanned(int driver, int[] planned) {
+            return new DriveTask(build, drives, length, new int[] {driver}, planned, null, skill);
+        }
+    }
 
     /** Something of a fixed length that at most claims its car; what the mirrored network makes of other work. */
     record BlockTask(int build, int length, boolean claims) implements Task {}

@@ -107,6 +107,11 @@ final class Tasks {
                 job.onCar(),
                 job.wholeCar(),
                 job.oneGo(),
+                Math.max(
+                        Network.slots(job),
+                        Grid.slotsFor(job.toDo().value()
+                                * job.estimate().high().value()
+                                / job.estimate().likely().value())),
                 job.zone().ordinal(),
                 build.zoneLimit(job.zone()),
                 Grid.slotsFor(job.cure()),

@@ -70,6 +70,12 @@ final class TripFit {
             if (leaves == SlotWindows.NEVER) {
                 return false;
             }
+            int first = leaves;
+            leaves = intoOpenHours(trip, first);
+            if (leaves > first) {
+                int opens = model.calendars.vendor(trip.vendor()).next(first + trip.out());
+                cause.set(Cause.VENDOR_SHUT, trip.vendor(), -1, opens);
+            }
             int done = model.calendars.vendorClosing(trip.vendor(), leaves + trip.out(), model.turnaround[node]);
             if (done == SlotWindows.NEVER) {
                 return false;
@@ -90,6 +96,28 @@ final class TripFit {
                 return true;
             }
         }
+    }
+
+    /**
+     * The first slot from this one on, with somebody in the shop to send it, from which it arrives while the vendor is
+     * open. Where there is none before the vendor's door opens twice, it leaves at once and waits there.
+     */
+    private int intoOpenHours(Task.TripTask trip, int first) {
+        SlotWindows open = model.calendars.vendor(trip.vendor());
+        SlotWindows shop = model.calendars.shopHours();
+        int leave = first;
+        for (int doors = 0; doors < 2; doors++) {
+            int opens = open.next(leave + trip.out());
+            if (opens == SlotWindows.NEVER) {
+                return first;
+            }
+            int shuts = open.windowEnd(opens);
+            leave = shop.next(opens - trip.out());
+            if (leave + trip.out() < shuts) {
+                return leave;
+            }
+        }
+        return first;
     }
 
     private int inspected(Task.TripTask trip, int from) {

@@ -22,6 +22,7 @@ import java.util.Optional;
 final class Uncertain {
     private final Model model;
     private final ChanceOptions options;
+    private final Bounds outside;
     private final List<Thing> things = new ArrayList<>();
     private final List<PartDates> parts = new ArrayList<>();
     /** For each node, the numbers of the parts that it waits for. */
@@ -39,6 +40,7 @@ final class Uncertain {
     Uncertain(Model model, ChanceOptions options) {
         this.model = model;
         this.options = options;
+        this.outside = new Bounds(model.network.shop, model.grid, model.calendars);
         ShopSnapshot shop = model.network.shop;
         Map<PartId, PartLine> lines = new HashMap<>();
         shop.parts().forEach(p -> lines.put(p.id(), p));
@@ -120,16 +122,17 @@ final class Uncertain {
         return new PartDates(mark, three[0], three[1], three[2], inspection);
     }
 
-    /** Three dates in slots, what has passed moved on: after the likely date the rest is even, after the last a day. */
+    /**
+     * Three dates in slots, the middle one as the plan takes it: what has passed its likely date is expected at its last
+     * one, what has passed that too tomorrow, and within twice as long again after that.
+     */
     private double[] dates(Arrival arrival) {
-        double low = model.grid.atOrAfter(arrival.low());
-        double likely = model.grid.atOrAfter(arrival.likely());
+        double expected = outside.expected(arrival);
         double high = model.grid.atOrAfter(arrival.high());
         if (high <= 0) {
-            double tomorrow = model.grid.nextDay(0);
-            return new double[] {tomorrow, tomorrow, 3 * tomorrow};
+            return new double[] {expected, expected, 3 * expected};
         }
-        return new double[] {Math.max(0, low), Math.max(0, likely), high};
+        return new double[] {Math.max(0, model.grid.atOrAfter(arrival.low())), expected, high};
     }
 
     List<Thing> things() {
@@ -137,7 +140,7 @@ final class Uncertain {
     }
 
     /** Draws the figures of a trial into a copy of the model. */
-    void draw(Model trial, int number, boolean[] choices) {
+    void draw(Model trial, int number) {
         long seed = options.seed();
         int[] ready = new int[parts.size()];
         for (int p = 0; p < ready.length; p++) {
@@ -154,20 +157,16 @@ final class Uncertain {
             trial.boundSlot[node] = bound;
             var work = model.network.works.get(node);
             if (work instanceof Job job) {
-                trial.work[node] = work(job, number);
+                trial.work[node] = work(job, model.planned[node], number);
             } else if (work instanceof Outwork outwork) {
                 outwork(trial, node, outwork, number);
             }
         }
         for (Network.Arc arc : risks) {
-            if (choices[arc.risk()]) {
-                Link.Risk risk = links.get(arc.link().orElseThrow()).risk().orElseThrow();
-                long mark =
-                        Luck.thing(Chance.What.AT_RISK, arc.link().orElseThrow().value());
-                if (Luck.of(seed, number, mark) < risk.chance()) {
-                    trial.work[arc.to()] += Grid.slotsFor(risk.rework().value());
-                }
-            }
+            Link.Risk risk = links.get(arc.link().orElseThrow()).risk().orElseThrow();
+            long mark = Luck.thing(Chance.What.AT_RISK, arc.link().orElseThrow().value());
+            boolean wrong = Luck.of(seed, number, mark) < risk.chance();
+            trial.rework[arc.risk()] = wrong ? Grid.slotsFor(risk.rework().value()) : 0;
         }
     }
 
@@ -175,8 +174,8 @@ final class Uncertain {
         return (int) Math.round(options.draw().value(Luck.of(options.seed(), number, mark), low, likely, high));
     }
 
-    /** The slots that a job takes; of one that has started, what is left scaled alike. */
-    private int work(Job job, int number) {
+    /** The slots that a job takes: what is planned for it, longer or shorter as its estimate comes out. */
+    private int work(Job job, int planned, int number) {
         var estimate = job.estimate();
         double u = Luck.of(
                 options.seed(), number, Luck.thing(Chance.What.WORK, job.id().value()));
@@ -186,10 +185,8 @@ final class Uncertain {
                         estimate.low().value(),
                         estimate.likely().value(),
                         estimate.high().value());
-        double left = job.remaining().isPresent()
-                ? minutes * job.remaining().get().value() / estimate.likely().value()
-                : minutes;
-        return Math.max(1, (int) Math.round(left / Grid.SLOT_MINUTES)) + found(job, number);
+        double share = minutes / estimate.likely().value();
+        return Math.max(1, (int) Math.round(planned * share)) + found(job, number);
     }
 
     /** The slots that what a job brings to light takes. */

@@ -195,7 +195,7 @@ public final class Rescue {
     }
 
     private Outcome simulated(ShopSnapshot changed, Plan plan, Guide guide) {
-        Chance chance = Simulation.of(changed, plan, guide, luck, d -> true).orElseThrow();
+        Chance chance = Simulation.of(changed, plan, luck, d -> true).orElseThrow();
         return new Outcome(plan, guide, chance);
     }
 

@@ -16,6 +16,7 @@ import java.time.Duration;
  * @param buffer shop hours that a date should have in hand; each hour short of it counts as an hour of a can-follow
  *     job pushed past its date
  * @param tieBreak which car goes first between equals
+ * @param stayOn how long past their hours people stay on to end a job that cannot be interrupted, 0 to 8 h
  * @param returnWrong the chance that outwork comes back wrong and must go out again, 0 to 1
  */
 public record HouseRules(
@@ -27,7 +28,10 @@ public record HouseRules(
         int frozenDays,
         Minutes buffer,
         TieBreak tieBreak,
-        double returnWrong) {
+        double returnWrong,
+        Minutes stayOn) {
+    private static final long LONGEST_STAY = 480;
+
     public HouseRules {
         if (!(atRiskStart >= 0 && toldOtherwise >= 0 && carInBits >= 0 && finishDay >= 0)) {
             throw new IllegalArgumentException("The weights of the house rules must not be negative.");
@@ -41,17 +45,21 @@ public record HouseRules(
         if (!(returnWrong >= 0 && returnWrong <= 1)) {
             throw new IllegalArgumentException("A chance is between 0 and 1, not " + returnWrong + ".");
         }
+        if (!(stayOn.value() >= 0 && stayOn.value() <= LONGEST_STAY)) {
+            throw new IllegalArgumentException(
+                    "People stay on for 0 to " + LONGEST_STAY + " min, not " + stayOn.value() + ".");
+        }
         if (buffer.value() < 0) {
             throw new IllegalArgumentException("The buffer must not be negative, not " + buffer.value() + " min.");
         }
     }
 
     public static HouseRules defaults() {
-        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE, 0.05);
+        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE, 0.05, Minutes.of(120));
     }
 
     /** Only the dates count: no weights, nothing frozen, nothing in hand. */
     public static HouseRules datesOnly() {
-        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE, 0);
+        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE, 0, Minutes.of(120));
     }
 }

@@ -66,7 +66,7 @@ class ChanceTest {
 
     private static Chance chance(ShopSnapshot shop, ChanceOptions options) {
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        return Simulation.of(shop, thought.plan(), thought.guide(), options, done -> true)
+        return Simulation.of(shop, thought.plan(), options, done -> true)
                 .orElseThrow();
     }
 

@@ -11,12 +11,14 @@ import galecrest.core.build.RunningIn;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
+import galecrest.core.outwork.Vendor;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
 import galecrest.core.people.ShiftChange;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -113,6 +115,15 @@ class ReasonsHoldTest {
             return waitsFor((Job) work, b.part())
                     && !p.start().isBefore(b.ready())
                     && b.assumed() == (assumed(b.part()));
+        } else if (because instanceof Because.VendorShut b) {
+            Outwork outwork = (Outwork) work;
+            Vendor vendor = shop.vendor(b.vendor()).orElseThrow();
+            ZonedDateTime opens = b.opens().atZone(shop.zone());
+            return outwork.vendor().equals(b.vendor())
+                    && !p.start().plus(outwork.transportOut()).isBefore(b.opens())
+                    && vendor.hours().stream()
+                            .anyMatch(s -> s.day() == opens.getDayOfWeek()
+                                    && s.start().equals(opens.toLocalTime()));
         } else if (because instanceof Because.Slot b) {
             return ((Outwork) work).slot().orElseThrow().from().equals(b.from());
         } else if (because instanceof Because.Held b) {

@@ -8,6 +8,7 @@ import galecrest.core.build.PinId;
 import galecrest.core.build.ReasonTag;
 import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
@@ -103,6 +104,10 @@ class SentencesTest {
                         new Because.CuresInto(DOORS, THURSDAY),
                         "it would cure into hang doors, which is at the car until Thu 14:00",
                         "the manager"),
+                arguments(
+                        new Because.VendorShut(new VendorId("vendor"), THURSDAY),
+                        "vendor takes nothing in before Thu 14:00",
+                        "vendor"),
                 arguments(
                         new Because.CarAway(COAT, THURSDAY),
                         "the car is away for coat header until Thu 14:00",

@@ -139,6 +139,7 @@ public final class CoreJson {
         @JsonSubTypes.Type(value = Because.WholeCar.class, name = "wholeCar"),
         @JsonSubTypes.Type(value = Because.Curing.class, name = "curing"),
         @JsonSubTypes.Type(value = Because.CuresInto.class, name = "curesInto"),
+        @JsonSubTypes.Type(value = Because.VendorShut.class, name = "vendorShut"),
         @JsonSubTypes.Type(value = Because.CarAway.class, name = "carAway"),
         @JsonSubTypes.Type(value = Because.Slot.class, name = "slot")
     })

@@ -63,7 +63,7 @@ class BoardNewsTest extends ServerTest {
         call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the hubs @front 15m"));
         JsonNode before = board();
         String work = workOf("61", "Check the hubs").get("id").asText();
-        Map<String, Object> pin = Map.of("workId", work, "kind", "NOT_BEFORE", "at", "2026-12-01T09:00:00Z");
+        Map<String, Object> pin = Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(6, "09:00"));
         assertThat(call(MARA, "POST", "/api/pins", pin).status()).isEqualTo(200);
         JsonNode news = news(before);
         assertThat(news.has("whole")).isFalse();

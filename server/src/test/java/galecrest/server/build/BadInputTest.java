@@ -82,7 +82,7 @@ class BadInputTest extends ServerTest {
                 MARA,
                 "POST",
                 "/api/people/bo/shift-changes",
-                Map.of("kind", "LEAVE", "from", "2026-12-05", "to", "2026-12-01", "note", ""));
+                Map.of("kind", "LEAVE", "from", day(10), "to", day(6), "note", ""));
         assertThat(leave.at("to")).contains("on or after the first");
     }
 
@@ -102,7 +102,7 @@ class BadInputTest extends ServerTest {
         String work = workOf("8", "Engine in for good").get("id").asText();
         Answer person = call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "PERSON", "personId", "mara"));
         Answer early = call(
-                MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", "2026-11-26T09:00:00Z"));
+                MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", at(1, "09:00")));
         Answer past = call(
                 MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", "2020-01-01T09:00:00Z"));
         assertThat(early.at("pin")).contains("cannot hold").contains("coated exhaust flange");
@@ -121,7 +121,7 @@ class BadInputTest extends ServerTest {
                 "buildId", find("cars", "number", "8").get("id").asText(),
                 "name", "yesterday",
                 "kind", "EVENT",
-                "due", "2026-11-20T08:00:00Z",
+                "due", at(-5, "08:00"),
                 "gate", "EVENT",
                 "weight", 1,
                 "version", 0));

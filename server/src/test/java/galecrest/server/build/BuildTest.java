@@ -90,7 +90,7 @@ class BuildTest extends ServerTest {
                 "kind",
                 "SLOT",
                 "due",
-                "2027-01-20T09:00:00Z",
+                at(56, "09:00"),
                 "gate",
                 "TEST",
                 "weight",
@@ -100,7 +100,7 @@ class BuildTest extends ServerTest {
         assertThat(call(BO, "POST", "/api/commitments", form).status()).isEqualTo(403);
         String id = call(SEF, "POST", "/api/commitments", form).body().get("id").asText();
         long margin = date(id).get("marginMinutes").asLong();
-        form.put("due", "2027-01-21T09:00:00Z");
+        form.put("due", at(57, "09:00"));
         form.put("version", date(id).get("version").asInt());
         String path = "/api/commitments/" + id;
         assertThat(call(SEF, "PUT", path, form).status()).isEqualTo(204);

@@ -45,7 +45,7 @@ class UndoTest extends ServerTest {
                                 MARA,
                                 "POST",
                                 "/api/people/sef/shift-changes",
-                                Map.of("kind", "LEAVE", "from", "2026-11-26", "to", "2026-11-27", "note", "ill"))
+                                Map.of("kind", "LEAVE", "from", day(1), "to", day(2), "note", "ill"))
                         .status())
                 .isEqualTo(200);
         JsonNode work = workOf("8", "Engine loom in");

@@ -42,7 +42,7 @@ class TwoInstancesTest extends ServerTest {
     static void startTheOther() {
         other = new SpringApplicationBuilder(Galecrest.class)
                 .profiles("demo")
-                .run("--server.port=0", "--galecrest.start=2026-11-25T07:10:00Z");
+                .run("--server.port=0", "--galecrest.start=" + START);
     }
 
     @AfterAll

@@ -100,8 +100,8 @@ class OutworkTest extends ServerTest {
                 .getResponse()
                 .getContentAsString(StandardCharsets.UTF_8);
         assertThat(table)
-                .contains(
-                        "Rolling road session,Quay Rolling Road,yes,roll out,2026-12-10 09:00,2026-12-10 16:00,1,2,4");
+                .contains("Rolling road session,Quay Rolling Road,yes,roll out,%1$s 09:00,%1$s 16:00,1,2,4"
+                        .formatted(workday(11)));
         String one = table.lines().findFirst().orElseThrow() + "\r\n"
                 + table.lines()
                         .filter(l -> l.startsWith("Manifold"))

@@ -26,11 +26,11 @@ class VendorTest extends ServerTest {
                 "hours",
                 List.of(Map.of("day", 1, "start", "08:00", "end", "17:00")),
                 "closures",
-                List.of(Map.of("from", "2026-12-24", "to", "2026-12-31", "reason", "holidays")),
+                List.of(Map.of("from", day(29), "to", day(36), "reason", "holidays")),
                 "offers",
                 List.of(Map.of("what", "cone", "price", 120, "lowDays", 2, "likelyDays", 3, "highDays", 6)),
                 "slots",
-                List.of(Map.of("from", "2026-12-07T09:00:00Z", "to", "2026-12-07T12:00:00Z", "note", "morning")),
+                List.of(Map.of("from", at(12, "09:00"), "to", at(12, "12:00"), "note", "morning")),
                 "version",
                 0));
     }
@@ -75,8 +75,8 @@ class VendorTest extends ServerTest {
         changed.put(
                 "slots",
                 List.of(
-                        Map.of("id", time, "from", "2026-12-07T09:00:00Z", "to", "2026-12-07T10:00:00Z", "note", ""),
-                        Map.of("from", "2026-12-08T09:00:00Z", "to", "2026-12-08T12:00:00Z", "note", "")));
+                        Map.of("id", time, "from", at(12, "09:00"), "to", at(12, "10:00"), "note", ""),
+                        Map.of("from", at(13, "09:00"), "to", at(13, "12:00"), "note", "")));
         assertThat(call(MARA, "PUT", "/api/vendors/" + id, changed).status()).isEqualTo(204);
         JsonNode after = find("vendors", "id", id);
         assertThat(after.get("name").asText()).isEqualTo("Spun & Sons");
@@ -116,12 +116,12 @@ class VendorTest extends ServerTest {
         "email, nobody, email, no mail address",
         "hours.day, 8, hours.0, end before they start",
         "hours.end, 07:00, hours.0, end before they start",
-        "closures.to, 2026-12-01, closures.0, ends before it starts",
+        "closures.to, before, closures.0, ends before it starts",
         "offers.what, ' ', offers.0.what, What is it",
         "offers.lowDays, 4, offers.0.lowDays, low ≤ likely ≤ high",
         "offers.highDays, 400, offers.0.lowDays, up to 250 working days",
         "offers.price, -3, offers.0.price, between 0 and",
-        "slots.to, 2026-12-07T09:00:00Z, slots.0, ends before it starts"
+        "slots.to, at once, slots.0, ends before it starts"
     })
     void whatIsWrongIsSaidAtItsField(String where, String value, String at, String said) throws Exception {
         String before = record();
@@ -131,7 +131,13 @@ class VendorTest extends ServerTest {
             form.put(where, value);
         } else {
             Map<String, Object> line = new HashMap<>((Map<String, Object>) ((List<?>) form.get(path[0])).get(0));
-            line.put(path[1], value.matches("-?\\d+") ? (Object) Integer.valueOf(value) : value);
+            Object wrong =
+                    switch (value) {
+                        case "before" -> day(6);
+                        case "at once" -> at(12, "09:00");
+                        default -> value.matches("-?\\d+") ? (Object) Integer.valueOf(value) : value;
+                    };
+            line.put(path[1], wrong);
             form.put(path[0], List.of(line));
         }
         Answer answer = call(MARA, "POST", "/api/vendors", form);

@@ -34,7 +34,7 @@ class ParcelTest extends ServerTest {
     @Test
     void whatTheCarrierSaysMovesThePartOnce() throws Exception {
         ObjectNode before = (ObjectNode) find("parts", "name", "coated exhaust flange");
-        Instant later = Instant.parse("2026-12-04T11:00:00Z");
+        Instant later = Instant.parse(at(9, "11:00"));
         says(ParcelTracker.State.SLIPPED, "missed its lorry", later);
         assertThat(find("parts", "name", "coated exhaust flange")
                         .get("arrivalLikely")
@@ -62,7 +62,7 @@ class ParcelTest extends ServerTest {
     @Test
     void theStandInMovesSlipsLosesAndDelivers() {
         SimulatedCarrier standIn = new SimulatedCarrier();
-        Instant promised = Instant.parse("2026-12-01T11:00:00Z");
+        Instant promised = Instant.parse(at(6, "11:00"));
         Instant shipped = promised.minus(Duration.ofDays(4));
         var before = IntStream.range(0, 300)
                 .mapToObj(i -> standIn.ask("P" + i, shipped, promised, promised.minus(Duration.ofHours(3)))

@@ -109,12 +109,12 @@ class PaperTest extends ServerTest {
         String path = "/api/outworks/" + paint + "/words";
         Map<String, Object> word = new HashMap<>(Map.of("said", "the booth is free on Monday"));
         assertThat(call(SEF, "POST", path, word).status()).isEqualTo(204);
-        String late = "2026-12-18T11:00:00Z";
+        String late = at(23, "11:00");
         word.putAll(Map.of("low", late, "likely", late, "high", late));
         assertThat(call(SEF, "POST", path, word).at("likely")).contains("has not left yet");
         call(SEF, "POST", "/api/outworks/" + paint + "/send", Map.of("anyway", true));
         assertThat(call(SEF, "POST", path, word).status()).isEqualTo(204);
-        assertThat(find("works", "id", paint).at("/placed/end").asText()).startsWith("2026-12-18");
+        assertThat(find("works", "id", paint).at("/placed/end").asText()).startsWith(day(23));
         assertThat(call(SEF, "POST", "/api/outworks/none/words", word).status()).isEqualTo(404);
         undo(SEF, 3);
         assertThat(record()).isEqualTo(before);

@@ -90,7 +90,7 @@ class ShopTest extends ServerTest {
 
     @Test
     void aStationIsSetUpShutAndTakenDown() throws Exception {
-        Map<String, Object> shut = Map.of("from", "2026-12-01", "to", "2026-12-03", "reason", "the floor is painted");
+        Map<String, Object> shut = Map.of("from", day(6), "to", day(8), "reason", "the floor is painted");
         Answer added = call(MARA, "POST", "/api/stations", station("Lift three", "lift", 0, shut));
         assertThat(added.status()).isEqualTo(200);
         String id = added.body().get("id").asText();
@@ -101,7 +101,7 @@ class ShopTest extends ServerTest {
                 .filter(load -> load.get("away").asBoolean())
                 .map(load -> load.get("day").asText())
                 .toList();
-        assertThat(away).containsExactly("2026-12-01", "2026-12-02", "2026-12-03");
+        assertThat(away).containsExactly(day(6), day(7), day(8));
         Map<String, Object> renamed =
                 station("Lift by the door", "lift", there.get("version").asInt());
         assertThat(call(MARA, "PUT", "/api/stations/" + id, renamed).status()).isEqualTo(204);
@@ -124,16 +124,16 @@ class ShopTest extends ServerTest {
         assertThat(call(MARA, "POST", "/api/stations", station("Lift three", "", 0))
                         .at("kind"))
                 .contains("needs a kind");
-        Map<String, Object> backwards = Map.of("from", "2026-12-03", "to", "2026-12-01", "reason", "");
+        Map<String, Object> backwards = Map.of("from", day(8), "to", day(6), "reason", "");
         assertThat(call(MARA, "POST", "/api/stations", station("Lift three", "lift", 0, backwards))
                         .at("closures.0"))
                 .contains("ends before it starts");
-        Map<String, Object> one = Map.of("from", "2026-12-01", "to", "2026-12-03", "reason", "");
-        Map<String, Object> other = Map.of("from", "2026-12-03", "to", "2026-12-04", "reason", "");
+        Map<String, Object> one = Map.of("from", day(6), "to", day(8), "reason", "");
+        Map<String, Object> other = Map.of("from", day(8), "to", day(9), "reason", "");
         assertThat(call(MARA, "POST", "/api/stations", station("Lift three", "lift", 0, one, other))
                         .at("closures"))
                 .contains("overlap");
-        Map<String, Object> open = Map.of("to", "2026-12-03", "reason", "");
+        Map<String, Object> open = Map.of("to", day(8), "reason", "");
         assertThat(call(MARA, "POST", "/api/stations", station("Lift three", "lift", 0, open))
                         .at("closures.0.from"))
                 .contains("missing");

@@ -156,12 +156,12 @@ class ThinkingTest extends ServerTest {
                 MARA,
                 "POST",
                 "/api/pins",
-                Map.of("workId", next.asText(), "kind", "NOT_BEFORE", "at", "2026-12-10T08:00:00Z"));
+                Map.of("workId", next.asText(), "kind", "NOT_BEFORE", "at", at(15, "08:00")));
         assertThat(workSeenByBo(next.asText()).path("placed").path("start"))
                 .isEqualTo(seen.path("placed").path("start"));
         assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);
         assertThat(workSeenByBo(next.asText()).path("placed").path("start").asText())
-                .isGreaterThanOrEqualTo("2026-12-10T08:00");
+                .isGreaterThanOrEqualTo(at(15, "08:00").substring(0, 16));
         JsonNode changes = call(BO, "GET", "/api/my-day", null).body().path("changes");
         assertThat(StreamSupport.stream(changes.spliterator(), false)
                         .map(c -> c.path("workId").asText()))

@@ -99,7 +99,7 @@ class ToldTest extends ServerTest {
     @Test
     void longLinesAreFoldedAndTextsEscaped() throws Exception {
         String name = "Räder; links, rechts\nund \\ ".repeat(9).strip();
-        Instant at = Instant.parse("2026-11-25T08:00:00Z");
+        Instant at = Instant.parse(at(0, "08:00"));
         String text = CalendarFile.write(
                 name, at, List.of(new CalendarFile.Entry("a@galecrest", at, at.plusSeconds(900), name, "", "")));
         for (String line : text.split("\r\n")) {
