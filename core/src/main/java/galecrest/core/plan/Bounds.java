@@ -63,19 +63,24 @@ final class Bounds {
         if (part.state().here()) {
             return Optional.empty();
         }
-        Optional<Arrival> comes = shop.expected(part);
-        boolean assumed = comes.isEmpty() && !part.state().toInspect();
-        int arrives;
-        if (part.state().toInspect()) {
-            arrives = 0;
-        } else if (assumed) {
-            arrives = Grid.slotsFor(shop.rules().unknownArrival());
-        } else {
-            arrives = expected(comes.get());
-        }
-        int inspection = Grid.slotsFor(part.inspection().value());
-        int ready = inspection == 0 ? arrives : calendars.shopHours().finish(arrives, inspection);
+        boolean assumed = shop.expected(part).isEmpty() && !part.state().toInspect();
+        int ready = inspected(part, arrives(part));
         return Optional.of(new Network.Bound(ready, new Because.Part(part.id(), grid.instant(ready), assumed)));
+    }
+
+    /** The slot at which a part that has not been accepted is expected in the house; 0 where it is there. */
+    int arrives(PartLine part) {
+        return part.state().toInspect()
+                ? 0
+                : shop.expected(part)
+                        .map(this::expected)
+                        .orElseGet(() -> Grid.slotsFor(shop.rules().unknownArrival()));
+    }
+
+    /** When a part that arrives at a slot has been inspected. */
+    int inspected(PartLine part, int arrives) {
+        int inspection = Grid.slotsFor(part.inspection().value());
+        return inspection == 0 ? arrives : calendars.shopHours().finish(arrives, inspection);
     }
 
     /**

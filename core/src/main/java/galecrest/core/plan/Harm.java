@@ -4,7 +4,6 @@ import galecrest.core.build.CommitmentId;
 import galecrest.core.build.Outwork;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
@@ -59,8 +58,8 @@ public final class Harm {
 
     /** Of all that is outside or must still come in, the worst first; empty where it was told not to go on. */
     public static Optional<List<OfThing>> of(ShopSnapshot shop, Guide guide, BooleanSupplier goOn) {
-        Needs needs = Needs.of(shop, guide);
         Plan base = replay(shop, guide);
+        Needs needs = Needs.of(shop, base);
         List<OfThing> all = new ArrayList<>();
         Map<Object, Needs.PartNeed> needed = new HashMap<>();
         needs.parts().forEach(n -> needed.put(n.part(), n));
@@ -102,7 +101,7 @@ public final class Harm {
         Duration inHand = base.placed().stream()
                 .filter(p -> p.work().equals(outwork.id()))
                 .findFirst()
-                .map(p -> Duration.between(p.start(), latest(needs, outwork.id(), p.start())))
+                .map(p -> Duration.between(p.end(), needs.outwork().getOrDefault(p.work(), p.end())))
                 .orElse(Duration.ZERO);
         if (inHand.compareTo(DAY) >= 0) {
             return harmless(outwork.id().value(), inHand, Optional.empty());
@@ -115,10 +114,6 @@ public final class Harm {
                 .map(w -> w.id().equals(outwork.id()) ? later : w)
                 .toList());
         return between(outwork.id().value(), inHand, Optional.empty(), base, replay(with, guide));
-    }
-
-    private static Instant latest(Needs needs, WorkId work, Instant otherwise) {
-        return needs.latestStarts().getOrDefault(work, otherwise);
     }
 
     private static ShopSnapshot later(ShopSnapshot shop, PartLine part, Instant comes) {

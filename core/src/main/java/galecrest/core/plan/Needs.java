@@ -1,6 +1,8 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Job;
+import galecrest.core.build.Outwork;
+import galecrest.core.build.Status;
 import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
@@ -14,13 +16,14 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * How late everything may be without harm to a date: found by placing all work as late as its dates allow, with the same
- * people and stations. A date that is late already is taken to be no later than it is.
+ * How late everything may be without harm to a date. A date that is late already is taken to be no later than it is.
  *
- * @param latestStarts when each work must start at the latest; outwork: leave
- * @param parts what each part that is not here must keep to
+ * @param latestStarts when each work must start at the latest if everything else is as late as can be, too, with the same
+ *     people and stations
+ * @param parts what each part that is not here must keep to, if it alone is late
+ * @param outwork when each piece of outwork must be back at the latest, if it alone is late
  */
-public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
+public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts, Map<WorkId, Instant> outwork) {
     /** A promised lead time is kept with this chance, where an order is to be in time. */
     private static final double SURE = 0.8;
 
@@ -29,6 +32,7 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
     public Needs {
         latestStarts = Map.copyOf(latestStarts);
         parts = List.copyOf(parts);
+        outwork = Map.copyOf(outwork);
     }
 
     /**
@@ -41,43 +45,66 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts) {
      */
     public record PartNeed(PartId part, Instant neededAt, Optional<Instant> orderBy, Optional<Integer> daysLeft) {}
 
-    /** What a plan's order leaves each work and part. */
-    public static Needs of(ShopSnapshot shop, Guide guide) {
+    /** What a plan leaves each work, part and outside firm. */
+    public static Needs of(ShopSnapshot shop, Plan plan) {
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        Schedule schedule = new Schedule(model);
-        schedule.generate(Order.by(model, Planner.keys(model, guide)), Choices.of(model, guide));
-        double[] late = new Mirror(model).keys(schedule);
+        Replay replay = new Replay(model, plan);
+        Schedule schedule = Replay.schedule(replay.policy);
+        schedule.generate(replay.order, replay.choices);
+        double[] late = new Mirror(replay.policy).keys(schedule);
         Map<WorkId, Instant> starts = new HashMap<>();
-        Map<PartId, Integer> needed = new HashMap<>();
-        for (int node = 0; node < model.size; node++) {
-            if (!schedule.planned(node)) {
-                continue;
-            }
+        Map<WorkId, Instant> backs = new HashMap<>();
+        Map<PartId, List<Integer>> users = new HashMap<>();
+        OwnFloat own = new OwnFloat(replay);
+        Map<PartId, PartLine> lines = new HashMap<>();
+        shop.parts().forEach(p -> lines.put(p.id(), p));
+        for (int node : replay.order) {
             int latest = Math.max(schedule.start[node], (int) late[node]);
             var work = model.network.works.get(node);
             starts.put(work.id(), model.grid.instant(latest));
-            if (work instanceof Job job) {
-                job.parts().forEach(p -> needed.merge(p, latest, Math::min));
+            if (work instanceof Job job && job.status() == Status.TODO) {
+                for (PartId id : job.parts()) {
+                    PartLine part = lines.get(id);
+                    users.computeIfAbsent(id, p -> new ArrayList<>()).add(node);
+                    part.pairedWith().filter(p -> part.waitsForPair()).ifPresent(pair -> users.computeIfAbsent(
+                                    pair, p -> new ArrayList<>())
+                            .add(node));
+                }
+            } else if (work instanceof Outwork outwork) {
+                backs.put(work.id(), model.grid.instant(back(own, schedule, node, outwork)));
             }
         }
         List<PartNeed> parts = new ArrayList<>();
         for (PartLine part : shop.parts()) {
-            Integer slot = needed.get(part.id());
-            if (slot != null && !part.state().here()) {
-                parts.add(need(model, part, slot));
+            List<Integer> nodes = users.getOrDefault(part.id(), List.of());
+            if (!nodes.isEmpty() && !part.state().here()) {
+                parts.add(need(model, part, comes(own, new Bounds(shop, model.grid, model.calendars), part, nodes)));
             }
         }
-        return new Needs(starts, parts);
+        return new Needs(starts, parts, backs);
     }
 
-    private static PartNeed need(Model model, PartLine part, int start) {
-        SlotWindows open = model.calendars.shopHours();
-        int inspection = Grid.slotsFor(part.inspection().value());
-        int at = start;
-        if (inspection > 0) {
-            int before = open.workBefore(start) - inspection;
-            at = before <= 0 ? 0 : open.finish(0, before);
+    /** The last slot at which a part can come without harm, inspection to be done, for all that needs it. */
+    private static int comes(OwnFloat own, Bounds outside, PartLine part, List<Integer> nodes) {
+        return own.latest(
+                (trial, slot) -> {
+                    int ready = outside.inspected(part, slot);
+                    nodes.forEach(n -> trial.boundSlot[n] = Math.max(trial.boundSlot[n], ready));
+                },
+                outside.arrives(part));
+    }
+
+    /** The last slot at which outwork can be back without harm; what is inspected there needs its time after that. */
+    private static int back(OwnFloat own, Schedule planned, int node, Outwork outwork) {
+        if (outwork.away().isPresent()) {
+            return own.latest((trial, slot) -> trial.back[node] = Math.max(trial.back[node], slot), planned.end[node]);
         }
+        int leaves = own.latest(
+                (trial, slot) -> trial.boundSlot[node] = Math.max(trial.boundSlot[node], slot), planned.start[node]);
+        return planned.end[node] + leaves - planned.start[node];
+    }
+
+    private static PartNeed need(Model model, PartLine part, int at) {
         Instant neededAt = model.grid.instant(at);
         if (!part.state().toOrder()) {
             return new PartNeed(part.id(), neededAt, Optional.empty(), Optional.empty());

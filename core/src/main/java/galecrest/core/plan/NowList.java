@@ -56,12 +56,13 @@ public record NowList(List<OfPerson> people, List<Held> held) {
      */
     public record Held(WorkId work, Because because, int behind) {}
 
-    /** The list of a plan; {@code guide} is what the plan was made of. */
-    public static NowList of(ShopSnapshot shop, Plan plan, Guide guide) {
+    /** The list of a plan. */
+    public static NowList of(ShopSnapshot shop, Plan plan, Needs needs) {
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        Schedule schedule = new Schedule(model);
-        schedule.generate(Order.by(model, Planner.keys(model, guide)), Choices.of(model, guide));
-        Map<WorkId, Instant> latest = Needs.of(shop, guide).latestStarts();
+        Replay replay = new Replay(model, plan);
+        Schedule schedule = Replay.schedule(replay.policy);
+        schedule.generate(replay.order, replay.choices);
+        Map<WorkId, Instant> latest = needs.latestStarts();
         Comparator<WorkId> wanted = Comparator.<WorkId, Instant>comparing(w -> latest.getOrDefault(w, Instant.MAX))
                 .thenComparing(w -> w);
         Map<WorkId, Plan.Placed> placed = plan.byWork();

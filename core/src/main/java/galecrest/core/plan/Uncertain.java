@@ -78,10 +78,6 @@ final class Uncertain {
                     otherBounds[node] = Math.max(otherBounds[node], bound.slot());
                 }
             }
-            Task task = model.tasks[node];
-            if (task instanceof Task.JobTask job && job.exactly() != null) {
-                otherBounds[node] = Math.max(otherBounds[node], job.exactly().slot());
-            }
             for (Network.Arc arc : model.before[node]) {
                 if (arc.risk() >= 0) {
                     risks.add(arc);

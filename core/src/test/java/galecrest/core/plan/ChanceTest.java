@@ -14,6 +14,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.junit.jupiter.api.Test;
 
@@ -143,6 +144,131 @@ class ChanceTest {
         assertThat(odds.p50()).isEqualTo(plan.outlooks().get(0).finish());
         assertThat(odds.spread()).containsOnly(plan.outlooks().get(0).finish().orElseThrow());
         assertThat(odds.chance()).isEqualTo(1.0);
+    }
+
+    /**
+     * Two jobs beside each other, the second at risk of having to be done again once the first has ended: with B within A's
+     * time the end is A's in three of four trials, and 400 min after it in the fourth: F(x) = ¾ A(x) + ¼ A(x − 400 min).
+     * Quantiles of that by the beta distribution of Commons Statistics, by bisection.
+     */
+    @Test
+    void reworkOfAnAtRiskStartComesAfterTheRiskIsKnown() {
+        Shops shops = shop().person("bo", "fit", ALWAYS, ALWAYS).person("kit", "weld", ALWAYS, ALWAYS);
+        shops.job("a", "car", 600, "weld", Shops.JobShape.bench())
+                .job("b", "car", 300, "fit", Shops.JobShape.bench())
+                .link(
+                        "a",
+                        "b",
+                        Link.Type.FINISH_START,
+                        Link.Lag.NONE,
+                        Optional.of(new Link.Risk(0.25, Minutes.of(400))))
+                // Only the start ahead of it keeps this date.
+                .due("test", "car", shops.instant(0, 22, 0));
+        ShopSnapshot plain = shops.snapshot();
+        ShopSnapshot shop = plain.withWorks(plain.works().stream()
+                .map(w -> w.id().value().equals("a")
+                        ? (Work) ((Job) w).withCrew(((Job) w).crew(), Estimate.ofMinutes(300, 600, 1200))
+                        : w)
+                .toList());
+        double alpha = 1 + 4 * (600 - 300) / 900.0;
+        BetaDistribution a = BetaDistribution.of(alpha, 6 - alpha);
+        DoubleUnaryOperator share = x -> 0.75 * a.cumulativeProbability(Math.max(0, Math.min(1, (x - 300) / 900)))
+                + 0.25 * a.cumulativeProbability(Math.max(0, Math.min(1, (x - 700) / 900)));
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
+        assertThat(plan.startedAtRisk()).hasSize(1);
+        Chance.Odds odds = chance(shop, ChanceOptions.of(8000, 7, 2)).odds().get(0);
+        assertThat(odds.chance()).isCloseTo(share.applyAsDouble(840), within(4 * odds.error() + 0.005));
+        assertThat(hours(shop, odds.p50())).isCloseTo(quantile(share, 0.5), within(0.15));
+        assertThat(hours(shop, odds.p80())).isCloseTo(quantile(share, 0.8), within(0.25));
+        assertThat(hours(shop, odds.p95())).isCloseTo(quantile(share, 0.95), within(0.25));
+    }
+
+    /** In hours, of a distribution over minutes. */
+    private static double quantile(DoubleUnaryOperator share, double of) {
+        double low = 0;
+        double high = 3000;
+        while (high - low > 1e-3) {
+            double middle = (low + high) / 2;
+            if (share.applyAsDouble(middle) < of) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return high / 60;
+    }
+
+    /**
+     * A job in one go of 60 to 300 min, even, begun at 13:00 by one whose day ends at 16:00 with two hours to stay on: it
+     * ends by 16:00 in half of the trials, by 18:00 in all, and does not fit the day in the other half.
+     */
+    @Test
+    void whoCannotStopStaysOn() {
+        Shops shops = shop().person("bo", "fit")
+                .job("first", "car", 300, "fit", Shops.JobShape.bench())
+                .job("bond", "car", 180, "fit", Shops.JobShape.bench().and(Shops.JobShape.inOneGo()))
+                .after("first", "bond");
+        Chance chance = bonded(shops, 60, 300);
+        assertThat(chance.odds().get(0).chance()).as("by 16:00").isCloseTo(0.5, within(0.03));
+        assertThat(chance.overruns()).singleElement().satisfies(o -> {
+            assertThat(o.work().value()).isEqualTo("bond");
+            assertThat(o.share()).isCloseTo(0.5, within(0.03));
+        });
+        assertThat(chance.odds().get(0).spread().get(20)).isEqualTo(shops.instant(0, 18, 0));
+    }
+
+    /** More than the house lets anybody stay on: begun again next morning, where it fits into the day. */
+    @Test
+    void whatIsTooLongForTheEveningIsBegunInTheMorning() {
+        Shops shops = shop().person("bo", "fit")
+                .job("first", "car", 300, "fit", Shops.JobShape.bench())
+                .job("bond", "car", 180, "fit", Shops.JobShape.bench().and(Shops.JobShape.inOneGo()))
+                .after("first", "bond");
+        Chance chance = bonded(shops, 180, 420);
+        var spread = chance.odds().get(0).spread();
+        assertThat(spread.get(9)).as("up to 300 min in half").isBeforeOrEqualTo(shops.instant(0, 18, 0));
+        assertThat(spread.get(11)).isAfter(shops.instant(1, 12, 0));
+        assertThat(spread).as("it always ends").hasSize(21);
+        assertThat(spread.get(20)).isBeforeOrEqualTo(shops.instant(1, 15, 0));
+    }
+
+    /** A job that is longer than anybody's day is never given up: they stay until it is done. */
+    @Test
+    void whatFitsNobodysDayEndsAllTheSame() {
+        Shops shops = shop().person("bo", "fit")
+                .job("bond", "car", 420, "fit", Shops.JobShape.bench().and(Shops.JobShape.inOneGo()));
+        Chance chance = bonded(shops, 300, 1200);
+        assertThat(chance.odds().get(0).spread()).hasSize(21);
+        assertThat(chance.odds().get(0).p95()).isPresent();
+    }
+
+    /** Another qualified hand, whose day is longer, takes over what does not fit. */
+    @Test
+    void anotherQualifiedHandIsLent() {
+        Shops shops = shop().person("bo", "fit", LocalTime.of(8, 0), LocalTime.of(12, 0))
+                .person("kit", "fit", LocalTime.of(8, 0), LocalTime.of(20, 0))
+                .job("kit's", "spare", 600, "fit", Shops.JobShape.bench())
+                .job("bond", "car", 180, "fit", Shops.JobShape.bench().and(Shops.JobShape.inOneGo()));
+        Chance chance = bonded(shops, 180, 600);
+        assertThat(chance.overruns()).isNotEmpty();
+        assertThat(chance.odds().get(0).spread()).hasSize(21);
+        assertThat(chance.odds().get(0).spread().get(20)).isBeforeOrEqualTo(shops.instant(1, 20, 0));
+    }
+
+    /** The odds of a shop due at 16:00 today whose job in one go takes an even time between two. */
+    private static Chance bonded(Shops shops, long low, long high) {
+        ShopSnapshot plain = shops.due("test", "car", shops.instant(0, 16, 0)).snapshot();
+        ShopSnapshot shop = plain.withWorks(plain.works().stream()
+                .map(w -> w.id().value().equals("bond")
+                        ? (Work) ((Job) w)
+                                .withCrew(
+                                        ((Job) w).crew(),
+                                        Estimate.ofMinutes(
+                                                low, ((Job) w).toDo().value(), high))
+                        : w)
+                .toList());
+        ChanceOptions uniform = new ChanceOptions(TRIALS, 5, 2, (u, l, likely, h) -> l + u * (h - l));
+        return chance(shop, uniform);
     }
 
     /** Common practice: what starts at risk of a half must be redone in half of the cases. */

@@ -3,15 +3,22 @@ package galecrest.core.plan;
 import static galecrest.core.plan.Shops.shop;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import galecrest.core.build.Commitment;
+import galecrest.core.build.CommitmentId;
+import galecrest.core.build.Gate;
 import galecrest.core.build.Job;
 import galecrest.core.build.Status;
 import galecrest.core.build.Work;
 import galecrest.core.build.WorkId;
+import galecrest.core.parts.PartId;
+import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
 import galecrest.core.time.Arrival;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** Needed-at, order-by, latest starts and the load of skills, reckoned by hand and tried on random shops. */
@@ -25,7 +32,7 @@ class NeedsTest {
                 .due("test", "car", shops.instant(3, 16, 0));
         ShopSnapshot shop = shops.snapshot();
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        Needs needs = Needs.of(shop, thought.guide());
+        Needs needs = Needs.of(shop, thought.plan());
         assertThat(needs.latestStarts().get(new WorkId("fit it"))).isEqualTo(shops.instant(3, 12, 0));
         assertThat(needs.parts().get(0).neededAt()).isEqualTo(shops.instant(3, 11, 30));
         assertThat(needs.parts().get(0).orderBy()).isEmpty();
@@ -49,7 +56,7 @@ class NeedsTest {
                 Optional.empty(),
                 Optional.empty())));
         var thought = Planner.think(wanted, PlanOptions.interactive(wanted), (s, b) -> true);
-        Needs.PartNeed need = Needs.of(wanted, thought.guide()).parts().get(0);
+        Needs.PartNeed need = Needs.of(wanted, thought.plan()).parts().get(0);
         assertThat(need.orderBy()).contains(shops.instant(1, 12, 0));
         assertThat(need.daysLeft()).contains(2);
     }
@@ -66,12 +73,99 @@ class NeedsTest {
                 .due("test", "car", shops.instant(9, 16, 0));
         ShopSnapshot shop = shops.snapshot();
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        Needs.PartNeed need = Needs.of(shop, thought.guide()).parts().get(0);
+        Needs.PartNeed need = Needs.of(shop, thought.plan()).parts().get(0);
         assertThat(need.neededAt()).isEqualTo(shops.instant(9, 12, 0));
         assertThat(need.orderBy()).contains(shops.instant(4, 17, 0));
         assertThat(need.daysLeft()).contains(5);
         // Ordered now, on Monday morning, it comes on Wednesday at closing time.
         assertThat(shop.expected(shop.parts().get(0))).contains(Arrival.exactly(shops.instant(2, 17, 0)));
+    }
+
+    /**
+     * A part at its needed-at harms no date, one that comes four days later does, but where it only fits into a place that
+     * is there again by then: tried with the part promised for just then.
+     */
+    @Test
+    void neededAtIsTheLastInstantThatHarmsNothing() {
+        int harmed = 0;
+        int tried = 0;
+        for (long seed = 0; seed < 200; seed++) {
+            ShopSnapshot shop = everythingDue(ReplayTest.withoutMishaps(RandomShops.shop(seed, 24)));
+            var thought = Planner.think(shop, PlanOptions.interactive(shop).withSteps(20), (s, b) -> true);
+            for (Needs.PartNeed need : Needs.of(shop, thought.plan()).parts()) {
+                ShopSnapshot then = comes(shop, need.part(), need.neededAt());
+                boolean paired = shop.parts().stream()
+                        .anyMatch(p -> p.pairedWith().isPresent()
+                                && (p.id().equals(need.part()) || p.pairedWith().get().equals(need.part())));
+                if (paired || then.equals(shop) || need.neededAt().isAfter(shop.now().plusSeconds(FAR))) {
+                    continue;
+                }
+                tried++;
+                assertThat(late(shop, thought.plan(), then)).as("%s in %d", need, seed).isZero();
+                ShopSnapshot later = comes(shop, need.part(), need.neededAt().plusSeconds(4 * 86_400));
+                harmed += late(shop, thought.plan(), later) > 0 ? 1 : 0;
+            }
+        }
+        assertThat(tried).isGreaterThan(40);
+        assertThat(harmed).as("of %d that came four days later", tried).isGreaterThan(tried * 9 / 10);
+    }
+
+    /** The shop with one date for each car, a fortnight ahead, that needs all its work that can be planned. */
+    private static ShopSnapshot everythingDue(ShopSnapshot shop) {
+        Plan plan = Planner.plan(shop, PlanOptions.once());
+        Set<WorkId> planned = plan.byWork().keySet();
+        return shop.withCommitments(shop.builds().stream()
+                .filter(b -> shop.works().stream()
+                        .anyMatch(w -> w.build().equals(b.id()) && planned.contains(w.id())))
+                .map(b -> new Commitment(
+                        new CommitmentId("all " + b.id()),
+                        b.id(),
+                        "all",
+                        Commitment.Kind.EVENT,
+                        shop.now().plusSeconds(14 * 86_400),
+                        Gate.EVENT,
+                        shop.works().stream()
+                                .filter(w -> w.build().equals(b.id()) && planned.contains(w.id()))
+                                .map(Work::id)
+                                .collect(Collectors.toSet()),
+                        1))
+                .toList());
+    }
+
+    private static final long FAR = 300 * 86_400L;
+
+    /** The shop with the part promised for then, by a vendor without a record, as what is on its way. */
+    private static ShopSnapshot comes(ShopSnapshot shop, PartId id, Instant at) {
+        return shop.withParts(shop.parts().stream()
+                .map(p -> p.id().equals(id) && !p.state().toInspect() && at.isAfter(shop.now())
+                        ? new PartLine(
+                                id,
+                                p.name(),
+                                PartState.SHIPPED,
+                                Optional.of(Arrival.exactly(at)),
+                                p.inspection(),
+                                p.pairedWith(),
+                                p.pairOverride(),
+                                Optional.empty())
+                        : p)
+                .toList());
+    }
+
+    /** How many dates the plan, replayed in the other shop, has later than they are due and than it had them. */
+    private static long late(ShopSnapshot shop, Plan plan, ShopSnapshot other) {
+        Chance chance = Simulation.of(other, plan, new ChanceOptions(1, 1, 1, (u, low, likely, high) -> likely), d -> true)
+                .orElseThrow();
+        long late = 0;
+        for (int c = 0; c < shop.commitments().size(); c++) {
+            var planned = plan.outlooks().get(c).finish();
+            var finish = chance.odds().get(c).p50();
+            boolean worse = planned.isPresent()
+                    && (finish.isEmpty()
+                            || finish.get().isAfter(planned.get())
+                                    && finish.get().isAfter(shop.commitments().get(c).due()));
+            late += worse ? 1 : 0;
+        }
+        return late;
     }
 
     /** With one pair of hands two jobs cannot both wait until the last moment. */
@@ -82,7 +176,7 @@ class NeedsTest {
                 .job("b", "car", 240, "fit", Shops.JobShape.bench());
         ShopSnapshot shop = shops.due("test", "car", shops.instant(1, 16, 0)).snapshot();
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        List<Instant> starts = Needs.of(shop, thought.guide()).latestStarts().values().stream()
+        List<Instant> starts = Needs.of(shop, thought.plan()).latestStarts().values().stream()
                 .sorted()
                 .toList();
         assertThat(starts).containsExactly(shops.instant(1, 8, 0), shops.instant(1, 12, 0));
@@ -93,7 +187,7 @@ class NeedsTest {
         for (long seed = 0; seed < 80; seed++) {
             ShopSnapshot shop = RandomShops.shop(seed, 20);
             var thought = Planner.think(shop, PlanOptions.interactive(shop).withSteps(20), (s, b) -> true);
-            Needs needs = Needs.of(shop, thought.guide());
+            Needs needs = Needs.of(shop, thought.plan());
             for (Plan.Placed placed : thought.plan().placed()) {
                 Work work = shop.works().stream()
                         .filter(w -> w.id().equals(placed.work()))

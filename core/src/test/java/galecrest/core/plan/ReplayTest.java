@@ -118,7 +118,7 @@ class ReplayTest {
     }
 
     /** The same shop in which nothing goes wrong by chance: only how long things take is uncertain. */
-    private static ShopSnapshot withoutMishaps(ShopSnapshot shop) {
+    static ShopSnapshot withoutMishaps(ShopSnapshot shop) {
         HouseRules r = shop.rules();
         ShopSnapshot calm = shop.withLinks(shop.links().stream()
                         .map(l -> new Link(

@@ -190,15 +190,20 @@ public final class Shops {
         return this;
     }
 
-    /** Outwork of the whole car at a vendor who is open 8 to 17 on weekdays. */
+    /** Outwork at a vendor who is open 8 to 17 on weekdays, an hour away. */
     public Shops outwork(String id, String build, boolean wholeCar, int days) {
+        return outwork(id, build, wholeCar, days, Duration.ofHours(1));
+    }
+
+    /** The same with another way there. */
+    public Shops outwork(String id, String build, boolean wholeCar, int days, Duration out) {
         works.add(new Outwork(
                 new WorkId(id),
                 new BuildId(build),
                 id,
                 new VendorId("vendor"),
                 wholeCar,
-                Duration.ofHours(1),
+                out,
                 Optional.empty(),
                 new Outwork.Turnaround(days, days, days),
                 Duration.ofHours(1),
