@@ -46,7 +46,10 @@ export function Goods() {
               description={s.boughtFrom}
               onChange={() =>
                 void send(() =>
-                  dataOf(client.POST('/api/supplies/{id}/bought', { params: { path: { id: s.id } } })),
+                  dataOf(client.POST('/api/supplies/{id}/bought', {
+                      params: { path: { id: s.id } },
+                      body: { bought: !s.boughtAt },
+                    })),
                 )
               }
             />

@@ -74,7 +74,10 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyView'][] }) {
                 label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
                 onChange={() =>
                   void send(() =>
-                    dataOf(client.POST('/api/supplies/{id}/bought', { params: { path: { id: s.id } } })),
+                    dataOf(client.POST('/api/supplies/{id}/bought', {
+                      params: { path: { id: s.id } },
+                      body: { bought: !s.boughtAt },
+                    })),
                   )
                 }
               />

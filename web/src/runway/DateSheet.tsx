@@ -24,6 +24,8 @@ export function DateSheet({
   const { board, work } = useBoard()
   const { view, of } = useOdds()
   const odds = of.get(date.id)
+  const chain = new Set(odds?.chain.map((c) => c.workId))
+  const overruns = (view?.overruns ?? []).filter((o) => chain.has(o.workId)).slice(0, DRIVERS)
   const late = (date.marginMinutes ?? -1) < 0
   const old = view !== undefined && view.change < board.change
   return (
@@ -55,7 +57,7 @@ export function DateSheet({
           <div style={{ flex: 1, minWidth: 240 }}>
             <OddsMark chance={odds.chance} size="large" />{' '}
             <span className="soft small">
-              give or take {Math.max(0.1, Math.round(odds.error * 1000) / 10)} points by the sample
+              ± {Math.max(0.1, Math.round(odds.error * 1000) / 10)} %
             </span>
             <div className="soft small" style={{ marginTop: 6 }}>
               what moves it most
@@ -73,9 +75,21 @@ export function DateSheet({
                 <li className="soft">nothing in particular</li>
               )}
             </ul>
+            {overruns.length > 0 && (
+              <>
+                <div className="soft small" style={{ marginTop: 6 }}>
+                  may run past the end of the day
+                </div>
+                <ul style={{ margin: 0, paddingLeft: 16 }}>
+                  {overruns.map((o) => (
+                    <li key={o.workId}>{o.said}</li>
+                  ))}
+                </ul>
+              </>
+            )}
             <div className="soft small" style={{ marginTop: 6 }}>
-              {view.trials} trials, reckoned for {when(view.madeFor, board.now, board.zone)}
-              {old && '; being reckoned anew'}
+              {view.trials} trials, worked out for {when(view.madeFor, board.now, board.zone)}
+              {old && '; being worked out again'}
             </div>
           </div>
         </div>

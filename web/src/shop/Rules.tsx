@@ -99,8 +99,20 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopForm']; changes: bool
           max={1}
           step={0.01}
           decimalScale={2}
-          description="0.05 is one in twenty; it goes out again for its shortest time. The odds reckon with it, the plan does not."
+          description="0.05 is one in twenty; it goes out again for its shortest time. The odds count with it, the plan does not."
           {...form.getInputProps('returnWrong')}
+        />
+        <NumberInput
+          label="Hours that people stay on past their day"
+          mt={8}
+          min={0}
+          max={8}
+          step={0.5}
+          decimalScale={2}
+          description="For a job that must not be interrupted and takes longer than planned. More: it is ended the same evening; less: it is begun again next morning, or somebody else takes it. The odds count with it, the plan does not."
+          value={form.values.stayOnMinutes / 60}
+          onChange={(hours) => form.setFieldValue('stayOnMinutes', Math.round(Number(hours) * 60))}
+          error={form.errors.stayOnMinutes}
         />
         <NumberInput
           label="Days that a part without a date is assumed to take"

@@ -14,12 +14,14 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
-import java.util.HashMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcPrint;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
@@ -33,7 +35,7 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
  * GALECREST_START} says: whatever is tested must hold on any day and at any hour.
  */
 @SpringBootTest(properties = {"galecrest.start=" + ServerTest.FROM_OUTSIDE, "galecrest.parcels.watch=false"})
-@AutoConfigureMockMvc
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ActiveProfiles("demo")
 public abstract class ServerTest {
     protected static final Account MARA = new Account("mara", "Mara", Role.MANAGER, "mara");
@@ -54,7 +56,12 @@ public abstract class ServerTest {
     protected MockMvc mvc;
 
     protected final ObjectMapper json = new ObjectMapper();
-    private final Map<String, Cookie> sessions = new HashMap<>();
+    /** Sessions last from test to test, by database and user name: signing in is slow on purpose. */
+    private static final Map<String, Cookie> SESSIONS = new ConcurrentHashMap<>();
+
+    @Value("${spring.datasource.url}")
+    private String database;
+
 
     /** The day so many days after the first of the test, as forms take it. */
     protected static String day(int later) {
@@ -93,11 +100,15 @@ public abstract class ServerTest {
         }
     }
 
-    /** The session of the account in this test: it signs in the first time. */
+    /** The session of the account: it signs in the first time, and again where it has ended. */
     protected Cookie session(Account account) throws Exception {
-        Cookie known = sessions.get(account.username());
-        if (known == null) {
-            known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
+        Cookie known = SESSIONS.get(database + " " + account.username());
+        return known != null ? known : signIn(account);
+    }
+
+    /** A session of its own for the account; the tests that follow use it. */
+    protected Cookie signIn(Account account) throws Exception {
+            Cookie known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
                             .with(csrf())
                             .contentType(MediaType.APPLICATION_JSON)
                             .content(json.writeValueAsString(
@@ -105,8 +116,7 @@ public abstract class ServerTest {
                     .andReturn()
                     .getResponse()
                     .getCookie("SESSION");
-            sessions.put(account.username(), known);
-        }
+            SESSIONS.put(database + " " + account.username(), known);
         return known;
     }
 

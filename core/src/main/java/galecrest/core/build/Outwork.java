@@ -44,14 +44,20 @@ public record Outwork(
     }
 
     public Outwork withTiming(Turnaround other, Optional<Away> where) {
-        return with(other, notBefore, where);
+        return with(slot, other, notBefore, where);
     }
 
     public Outwork withNotBefore(Instant other) {
-        return with(turnaround, Optional.of(other), away);
+        return with(slot, turnaround, Optional.of(other), away);
     }
 
-    private Outwork with(Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
+    /** The same booked for another time, or for none. */
+    public Outwork withSlot(Optional<Span> other) {
+        return with(other, turnaround, notBefore, away);
+    }
+
+    private Outwork with(
+            Optional<Span> booked, Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
         return new Outwork(
                 id,
                 build,
@@ -59,7 +65,7 @@ public record Outwork(
                 vendor,
                 wholeCar,
                 transportOut,
-                slot,
+                booked,
                 days,
                 transportBack,
                 inspection,

@@ -183,6 +183,12 @@ public final class Mates {
     }
 
     private static Verdict voltages(End.Voltage a, End.Voltage b) {
+        if (a.sex() == b.sex()) {
+            return new Verdict.DoesNotFit(
+                    a.sex() == Sex.MALE
+                            ? "both give a voltage; write \"takes " + volts(b) + "\" at the one that needs it"
+                            : "both take a voltage, neither gives it");
+        }
         End.Voltage takes = a.sex() == Sex.FEMALE ? a : b;
         End.Voltage gives = takes == a ? b : a;
         if (gives.least() >= takes.least() && gives.most() <= takes.most()) {

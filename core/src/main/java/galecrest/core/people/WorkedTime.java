@@ -1,7 +1,6 @@
 package galecrest.core.people;
 
 import galecrest.core.time.Minutes;
-import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
 import java.time.Duration;
 import java.time.Instant;
@@ -15,28 +14,14 @@ public final class WorkedTime {
 
     private WorkedTime() {}
 
-    /** Minutes of the person's weekly shifts and extra shifts in the span, leave not counted. */
+    /** Minutes of the span in which the person was in: a minute of two shifts counts once, one of leave not at all. */
     public static Minutes of(Person person, Instant from, Instant to, ZoneId zone) {
         Instant start = from.isBefore(to.minus(LONGEST)) ? to.minus(LONGEST) : from;
         long minutes = 0;
         LocalDate last = to.atZone(zone).toLocalDate();
         for (LocalDate day = start.atZone(zone).toLocalDate(); !day.isAfter(last); day = day.plusDays(1)) {
-            LocalDate date = day;
-            boolean away =
-                    person.changes().stream().anyMatch(c -> c.kind() == ShiftChange.Kind.LEAVE && c.covers(date));
-            for (Shift shift : person.shifts()) {
-                if (shift.day() == date.getDayOfWeek() && !away) {
-                    minutes += Shift.on(date, shift.start(), shift.end(), zone)
-                            .map(s -> overlap(s, start, to))
-                            .orElse(0L);
-                }
-            }
-            for (ShiftChange change : person.changes()) {
-                if (change.kind() == ShiftChange.Kind.EXTRA && change.covers(date)) {
-                    minutes += Shift.on(date, change.start(), change.end(), zone)
-                            .map(s -> overlap(s, start, to))
-                            .orElse(0L);
-                }
+            for (Span span : WorkingDay.of(person, day, zone)) {
+                minutes += overlap(span, start, to);
             }
         }
         return Minutes.of(minutes);

@@ -3,6 +3,7 @@ package galecrest.core.plan;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.people.Person;
 import galecrest.core.people.ShiftChange;
+import galecrest.core.people.WorkingDay;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
@@ -10,7 +11,6 @@ import galecrest.core.time.Span;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -156,21 +156,8 @@ final class Calendars {
 
     private List<Span> spans(Person person) {
         List<Span> spans = new ArrayList<>();
-        ZoneId zone = grid.zone();
         for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
-            LocalDate date = day;
-            List<Span> ofDay = on(date, person.shifts());
-            for (ShiftChange change : person.changes()) {
-                if (change.kind() == ShiftChange.Kind.EXTRA && change.covers(date)) {
-                    Shift.on(date, change.start(), change.end(), zone).ifPresent(ofDay::add);
-                }
-            }
-            for (ShiftChange change : person.changes()) {
-                if (change.kind() == ShiftChange.Kind.LEAVE && change.covers(date)) {
-                    Shift.on(date, change.start(), change.end(), zone).ifPresent(gone -> without(ofDay, gone));
-                }
-            }
-            spans.addAll(ofDay);
+            spans.addAll(WorkingDay.of(person, day, grid.zone()));
         }
         return spans;
     }
@@ -203,24 +190,6 @@ final class Calendars {
             }
         }
         return spans;
-    }
-
-    private static void without(List<Span> spans, Span gone) {
-        List<Span> left = new ArrayList<>();
-        for (Span span : spans) {
-            if (!span.overlaps(gone)) {
-                left.add(span);
-                continue;
-            }
-            if (span.from().isBefore(gone.from())) {
-                left.add(new Span(span.from(), gone.from()));
-            }
-            if (gone.to().isBefore(span.to())) {
-                left.add(new Span(gone.to(), span.to()));
-            }
-        }
-        spans.clear();
-        spans.addAll(left);
     }
 
     private List<Span> leave(Person person) {

@@ -27,6 +27,9 @@ public record Score(
         double carsInBits,
         double finishing)
         implements Comparable<Score> {
+    /** Of a plan that is not scored: what people were told is a fact. */
+    public static final Score NONE = new Score(0, 0, 0, 0, 0, 0, 0, 0, 0);
+
     /** Differences below this are the noise of summing. */
     static final double NOISE = 1e-7;
 

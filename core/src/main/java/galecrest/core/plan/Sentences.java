@@ -24,6 +24,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Says what a plan says in sentences, with the names of the shop and times as people say them. */
 public final class Sentences {
@@ -94,6 +96,14 @@ public final class Sentences {
                     + time(outwork.away().get().back().likely());
         }
         return work(held.work()) + ": " + reason(held.because());
+    }
+
+    /** That a job may run past the day of who is to do it: "hang wing does not fit Mara's hours in 9 %". */
+    public String overrun(Chance.Overrun overrun, Plan.@Nullable Placed placed) {
+        String whose = placed == null || placed.crew().isEmpty()
+                ? "the hours of the day"
+                : placed.crew().stream().map(this::person).collect(Collectors.joining(" and ")) + "'s hours";
+        return work(overrun.work()) + " does not fit " + whose + " in " + Math.round(100 * overrun.share()) + " %";
     }
 
     /** Why work starts no sooner, as the end of the sentence "… waits because …". */

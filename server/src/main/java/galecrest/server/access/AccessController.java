@@ -4,13 +4,9 @@ import galecrest.server.problem.BadInput;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -60,24 +56,23 @@ class AccessController {
 
     @PostMapping("/login")
     Account login(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
-        var result = accounts.signIn(credentials.username(), credentials.password());
+        var result = accounts.signIn(
+                credentials.username(), credentials.password(), request.getRemoteAddr());
         if (result instanceof AccountService.Welcome welcome) {
             if (request.getSession(false) != null) {
                 request.changeSessionId();
             }
             Account account = welcome.account();
             SecurityContext context = SecurityContextHolder.createEmptyContext();
-            context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                    account, null, List.of(new SimpleGrantedAuthority("ROLE_" + account.role()))));
+            context.setAuthentication(new SignedIn(account));
             SecurityContextHolder.setContext(context);
             contexts.saveContext(context, request, response);
             return account;
         }
         if (result instanceof AccountService.LockedOut locked) {
-            long minutes =
-                    Math.max(1, Duration.between(Instant.now(), locked.until()).toMinutes());
+            long minutes = Math.max(1, locked.remains().toMinutes());
             throw new BadInput(
-                    "password", "Too many wrong passwords. This account is locked for about " + minutes + " min.");
+                    "password", "Too many wrong passwords. This name is locked here for about " + minutes + " min.");
         }
         throw new BadInput("password", "That user name and password do not go together.");
     }

@@ -1,10 +1,7 @@
 package galecrest.server.access;
 
-import java.sql.Timestamp;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -17,11 +14,7 @@ class AccountRepository {
     }
 
     /** An account with what is needed to let it in. */
-    record Stored(
-            Account account,
-            String password,
-            int failures,
-            @Nullable Instant lockedUntil) {}
+    record Stored(Account account, String password) {}
 
     Optional<Stored> find(String username) {
         return db.sql("select * from account where username = :username")
@@ -32,11 +25,7 @@ class AccountRepository {
                                 row.getString("name"),
                                 Role.valueOf(row.getString("role")),
                                 row.getString("person_id")),
-                        row.getString("password"),
-                        row.getInt("failures"),
-                        Optional.ofNullable(row.getTimestamp("locked_until"))
-                                .map(Timestamp::toInstant)
-                                .orElse(null)))
+                        row.getString("password")))
                 .optional();
     }
 
@@ -55,8 +44,7 @@ class AccountRepository {
                         insert into account (username, name, role, person_id, password)
                         values (:username, :name, :role, :person, :password)
                         on conflict (username) do update
-                        set name = :name, role = :role, person_id = :person, password = :password,
-                            failures = 0, locked_until = null""")
+                        set name = :name, role = :role, person_id = :person, password = :password""")
                 .param("username", account.username())
                 .param("name", account.name())
                 .param("role", account.role().name())
@@ -69,14 +57,6 @@ class AccountRepository {
         db.sql("update account set password = :password where username = :username")
                 .param("username", username)
                 .param("password", password)
-                .update();
-    }
-
-    void failed(String username, int failures, @Nullable Instant lockedUntil) {
-        db.sql("update account set failures = :failures, locked_until = :until where username = :username")
-                .param("username", username)
-                .param("failures", failures)
-                .param("until", lockedUntil == null ? null : Timestamp.from(lockedUntil))
                 .update();
     }
 }

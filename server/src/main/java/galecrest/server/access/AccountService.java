@@ -14,7 +14,16 @@ import org.springframework.stereotype.Service;
 /** Signing in, with a lock-out after repeated failures, and accounts. */
 @Service
 public class AccountService {
+    /** With one name from one address. */
     private static final int FAILURES_TO_LOCK = 5;
+
+    /** With all names from one address: a few people who mistype at once. */
+    private static final int FAILURES_OF_ADDRESS = 30;
+
+    /** With one name from all addresses. */
+    private static final int FAILURES_OF_ACCOUNT = 60;
+
+    private static final int LONGEST_NAME = 60;
     private static final Duration LOCKED = Duration.ofMinutes(5);
     private static final int SHORTEST_PASSWORD = 10;
 
@@ -24,9 +33,19 @@ public class AccountService {
     private final PasswordEncoder passwords;
     private final Clock clock;
     private final Who who;
+    private final SignInRepository signIns;
+    private final SessionService sessions;
     private final String unknownPassword;
 
-    AccountService(AccountRepository accounts, PasswordEncoder passwords, Clock clock, Who who) {
+    AccountService(
+            AccountRepository accounts,
+            SignInRepository signIns,
+            SessionService sessions,
+            PasswordEncoder passwords,
+            Clock clock,
+            Who who) {
+        this.signIns = signIns;
+        this.sessions = sessions;
         this.accounts = accounts;
         this.passwords = passwords;
         this.clock = clock;
@@ -43,32 +62,39 @@ public class AccountService {
     /** An unknown account or a wrong password; which of the two is not said. */
     public record Refused() implements SignIn {}
 
-    /** Too many failures; it can be tried again after this instant. */
-    public record LockedOut(Instant until) implements SignIn {}
+    /** Too many failures; it can be tried again after so long. */
+    public record LockedOut(Duration remains) implements SignIn {}
 
-    SignIn signIn(String username, String password) {
-        Optional<AccountRepository.Stored> found =
-                accounts.find(username.strip().toLowerCase(Locale.ROOT));
-        if (found.isEmpty()) {
-            passwords.matches(password, unknownPassword);
-            return new Refused();
-        }
-        AccountRepository.Stored stored = found.get();
+    /**
+     * Lets somebody in who knows the password. Every attempt is counted first, whether there is such an account or not, so
+     * that attempts at once are as many as attempts one after another, and answers do not tell which names exist. Too many
+     * with a name from an address lock that name there; too many from an address, or with a name from anywhere, lock it
+     * where the account has never signed in from: nobody can lock out who comes from where he always comes from.
+     *
+     * @param address where the attempt comes from
+     */
+    SignIn signIn(String username, String password, String address) {
+        String name = cut(username.strip().toLowerCase(Locale.ROOT));
         Instant now = clock.instant();
-        if (stored.lockedUntil() != null && now.isBefore(stored.lockedUntil())) {
-            return new LockedOut(stored.lockedUntil());
+        SignInRepository.Attempts attempts =
+                signIns.count(name, address, FAILURES_TO_LOCK, now, now.minus(LOCKED));
+        LockedOut locked = new LockedOut(Duration.between(now, attempts.since().plus(LOCKED)));
+        boolean crowded = attempts.address() > FAILURES_OF_ADDRESS || attempts.account() > FAILURES_OF_ACCOUNT;
+        if (attempts.here() > FAILURES_TO_LOCK || crowded && !signIns.knows(name, address)) {
+            return locked;
         }
-        String name = stored.account().username();
-        if (passwords.matches(password, stored.password())) {
-            if (stored.failures() > 0) {
-                accounts.failed(name, 0, null);
-            }
-            return new Welcome(stored.account());
+        Optional<AccountRepository.Stored> found = accounts.find(name);
+        if (passwords.matches(
+                password, found.map(AccountRepository.Stored::password).orElse(unknownPassword))
+                && found.isPresent()) {
+            signIns.succeeded(name, address, now);
+            return new Welcome(found.get().account());
         }
-        int failures = stored.failures() + 1;
-        boolean locks = failures >= FAILURES_TO_LOCK;
-        accounts.failed(name, locks ? 0 : failures, locks ? now.plus(LOCKED) : null);
-        return locks ? new LockedOut(now.plus(LOCKED)) : new Refused();
+        return attempts.here() >= FAILURES_TO_LOCK ? locked : new Refused();
+    }
+
+    private static String cut(String name) {
+        return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
     }
 
     @AnyHand
@@ -79,6 +105,8 @@ public class AccountService {
             throw new BadInput("old", "That is not the password you have now.");
         }
         accounts.password(username, encoded("next", next));
+        sessions.end(username, who.session());
+        signIns.forget(username);
     }
 
     @ManagerOnly
@@ -96,7 +124,12 @@ public class AccountService {
         if (!account.username().matches("[a-z0-9._-]{2,40}")) {
             throw new BadInput("username", "A user name has 2 to 40 of the characters a–z, 0–9, dot, dash.");
         }
+        if (account.name().isBlank() || account.name().length() > LONGEST_NAME) {
+            throw new BadInput("name", "A name has 1 to " + LONGEST_NAME + " characters.");
+        }
         accounts.save(account, encoded("password", password));
+        sessions.end(account.username(), "");
+        signIns.forget(account.username());
     }
 
     /** An account that ships with the demo shop, whose password everyone may know. */

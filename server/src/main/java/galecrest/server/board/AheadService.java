@@ -72,9 +72,9 @@ public class AheadService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Needs needs = Needs.of(current.shop(), current.guide());
+        Needs needs = Needs.of(current.shop(), current.plan());
         List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
-        NowList list = NowList.of(current.shop(), current.plan(), current.guide());
+        NowList list = NowList.of(current.shop(), current.plan(), needs);
         Sentences words = new Sentences(current.shop());
         Ahead fresh = new Ahead(
                 current.change(),

@@ -36,6 +36,7 @@ import java.util.Set;
 final class BoardAssembly {
     private static final int LOAD_DAYS = 42;
 
+    private final boolean told;
     private final PlanService.Current current;
     private final PlanService plans;
     private final BoardRepository record;
@@ -45,12 +46,18 @@ final class BoardAssembly {
     private final Map<WorkId, Plan.Placed> placed;
     private final Map<WorkId, String> cannot = new HashMap<>();
 
-    BoardAssembly(PlanService.Current current, PlanService plans, BoardRepository record) {
-        this.current = current;
+    /**
+     * A board of the record and its plan.
+     *
+     * @param told whether only what people have been told is on it, and nothing of a draft
+     */
+    BoardAssembly(PlanService.Current current, PlanService plans, BoardRepository record, boolean told) {
+        this.told = told;
+        this.current = told ? PlanService.told(current) : current;
         this.plans = plans;
         this.record = record;
         this.shop = current.shop();
-        this.plan = current.plan();
+        this.plan = this.current.plan();
         this.words = new Sentences(shop);
         this.placed = plan.byWork();
         plan.unplanned().forEach(u -> cannot.put(u.work(), u.reason()));
@@ -81,7 +88,7 @@ final class BoardAssembly {
 
     private Board.Draft draft() {
         Optional<PlanService.Published> published = plans.lastPublished();
-        Optional<PlanDifference> difference = plans.unpublished(current);
+        Optional<PlanDifference> difference = told ? Optional.empty() : plans.unpublished(current);
         return new Board.Draft(
                 published.map(PlanService.Published::at).orElse(null),
                 published.map(PlanService.Published::by).orElse(null),
@@ -446,6 +453,9 @@ final class BoardAssembly {
     }
 
     private List<Board.PinView> pins() {
+        if (told) {
+            return List.of();
+        }
         Map<String, String> broken = new HashMap<>();
         plan.brokenPins().forEach(b -> broken.put(b.pin().value(), b.reason()));
         return shop.pins().stream()

@@ -81,6 +81,6 @@ class BoardController {
 
     @GetMapping("/journal")
     List<Journal.Entry> journal(@RequestParam(defaultValue = "100") int most) {
-        return journal.latest(Math.min(1000, Math.max(1, most)));
+        return boards.journal(Math.min(1000, Math.max(1, most)));
     }
 }

@@ -7,6 +7,7 @@ import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
 import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import java.time.Instant;
@@ -28,6 +29,7 @@ public class BoardService {
     private final PlanService plans;
     private final BoardRepository record;
     private final Who who;
+    private final Journal journal;
     private @Nullable Board known;
     private @Nullable Board toldBoard;
     private final Map<String, Board> editions = new LinkedHashMap<>() {
@@ -37,7 +39,8 @@ public class BoardService {
         }
     };
 
-    BoardService(PlanService plans, BoardRepository record, Who who) {
+    BoardService(PlanService plans, BoardRepository record, Who who, Journal journal) {
+        this.journal = journal;
         this.plans = plans;
         this.record = record;
         this.who = who;
@@ -54,7 +57,7 @@ public class BoardService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Board fresh = new BoardAssembly(hand ? plans.told() : current, plans, record).board();
+        Board fresh = plans.beside(now -> new BoardAssembly(now, plans, record, hand).board());
         if (hand) {
             toldBoard = fresh;
         } else {
@@ -129,6 +132,12 @@ public class BoardService {
                 .map(m -> new Change(
                         m.work().value(), m.before().orElse(null), m.after().orElse(null), words.moved(m)))
                 .toList();
+    }
+
+    /** The newest lines of the journal; drafts are for those who make plans. */
+    @AnyHand
+    public List<Journal.Entry> journal(int most) {
+        return journal.latest(most, who.account().role() != Role.HAND);
     }
 
     /** The hand has seen what is published. */

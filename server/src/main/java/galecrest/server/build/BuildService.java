@@ -49,8 +49,11 @@ public class BuildService {
 
     @ManagerOnly
     void remove(String id) {
-        String name = builds.name(id).orElseThrow(() -> new NotThere("build"));
-        journal.change("removed the build " + name, () -> builds.delete(id));
+        journal.judge(() -> {
+            String name = builds.name(id).orElseThrow(() -> new NotThere("build"));
+            builds.delete(id);
+            return "removed the build " + name;
+        });
     }
 
     /** What is wrong with a build's own fields. */
@@ -98,8 +101,11 @@ public class BuildService {
 
     @LeadOrManager
     void removeCommitment(String id) {
-        String name = builds.commitmentName(id).orElseThrow(() -> new NotThere("date"));
-        journal.change("took back the date " + name, () -> builds.deleteCommitment(id));
+        journal.judge(() -> {
+            String name = builds.commitmentName(id).orElseThrow(() -> new NotThere("date"));
+            builds.deleteCommitment(id);
+            return "took back the date " + name;
+        });
     }
 
     private void check(BuildController.CommitmentForm form) {

@@ -23,9 +23,6 @@ import org.springframework.stereotype.Service;
 /** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
 @Service
 public class ProgressService {
-    /** The least that is left of a paused job, in minutes. */
-    private static final int LEAST_REMAINING = 15;
-
     private final WorkRepository works;
     private final PlanService plans;
     private final Journal journal;
@@ -52,10 +49,6 @@ public class ProgressService {
      */
     @AnyHand
     void start(String id) {
-        WorkRepository.Head head = works.mustBe(id);
-        if (!head.kind().equals("JOB") || head.status().equals("DONE")) {
-            throw new BadInput("start", head.name() + " cannot be started: it is done, or nothing the shop does.");
-        }
         Optional<Plan.Placed> placed = placed(id);
         String me = who.account().personId();
         List<String> planned =
@@ -63,20 +56,24 @@ public class ProgressService {
         List<String> by = me == null || planned.contains(me) ? planned : List.of(me);
         String station =
                 placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
-        List<Job> left = goingOnWith(by, id);
-        ShopSnapshot shop = plans.current().shop();
-        journal.change("started " + head.name(), () -> {
-            left.forEach(job -> {
-                clockOff(shop, job.id().value());
-                works.pause(job.id().value(), (int) job.toDo().value());
-            });
+        journal.judge(() -> {
+            WorkRepository.Head head = works.mustBe(id);
+            if (!head.kind().equals("JOB") || head.status().equals("DONE")) {
+                throw new BadInput("start", head.name() + " cannot be started: it is done, or nothing the shop does.");
+            }
+            if (head.status().equals("STARTED")) {
+                throw new BadInput("start", head.name() + " is being worked on already.");
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            goingOnWith(shop, by).forEach(job -> pause(shop, job));
             works.start(id, clock.instant(), by, station);
+            return "started " + head.name();
         });
     }
 
-    private List<Job> goingOnWith(List<String> people, String except) {
-        return plans.current().shop().works().stream()
-                .filter(w -> w instanceof Job && !w.id().value().equals(except))
+    private static List<Job> goingOnWith(ShopSnapshot shop, List<String> people) {
+        return shop.works().stream()
+                .filter(w -> w instanceof Job)
                 .map(w -> (Job) w)
                 .filter(j -> j.started().isPresent()
                         && j.started().get().by().stream().anyMatch(p -> people.contains(p.value())))
@@ -85,54 +82,49 @@ public class ProgressService {
 
     @AnyHand
     void pause(String id) {
-        WorkRepository.Head head = started(id);
-        int remaining = remaining(id);
-        ShopSnapshot shop = plans.current().shop();
-        journal.change("paused " + head.name(), () -> {
-            clockOff(shop, id);
-            works.pause(id, remaining);
+        journal.judge(() -> {
+            WorkRepository.Head head = works.mustBe(id);
+            Job job = job(plans.shopAsWritten(), id)
+                    .filter(j -> head.status().equals("STARTED"))
+                    .orElseThrow(() -> new BadInput("pause", head.name() + " has not been started, or is done."));
+            pause(plans.shopAsWritten(), job);
+            return "paused " + head.name();
         });
     }
 
+    private static Optional<Job> job(ShopSnapshot shop, String id) {
+        return shop.works().stream()
+                .filter(w -> w.id().value().equals(id) && w instanceof Job)
+                .map(w -> (Job) w)
+                .findFirst();
+    }
+
+    /** Pauses a job that goes on, with what is left of it by now. */
+    private void pause(ShopSnapshot shop, Job job) {
+        clockOff(shop, job);
+        works.pause(job.id().value(), (int) job.toDo().value());
+    }
+
     /** Writes down how long those who were on the job have worked since it was started. */
-    private void clockOff(ShopSnapshot shop, String id) {
+    private void clockOff(ShopSnapshot shop, Job job) {
         Instant now = clock.instant();
-        shop.works().stream()
-                .filter(w -> w.id().value().equals(id) && w instanceof Job)
-                .flatMap(w -> ((Job) w).started().stream())
-                .forEach(started -> shop.people().stream()
-                        .filter(p -> started.by().contains(p.id()))
-                        .forEach(p -> works.worked(
-                                id, p.id().value(), WorkedTime.of(p, started.at(), now, shop.zone()), now)));
-    }
-
-    private WorkRepository.Head started(String id) {
-        WorkRepository.Head head = works.mustBe(id);
-        if (!head.status().equals("STARTED")) {
-            throw new BadInput("pause", head.name() + " has not been started, or is done.");
-        }
-        return head;
-    }
-
-    /** What is left by the plan's reckoning. */
-    private int remaining(String id) {
-        return plans.current().shop().works().stream()
-                .filter(w -> w.id().value().equals(id) && w instanceof Job)
-                .map(w -> (int) ((Job) w).toDo().value())
-                .findFirst()
-                .orElse(LEAST_REMAINING);
+        job.started().ifPresent(started -> shop.people().stream()
+                .filter(p -> started.by().contains(p.id()))
+                .forEach(p -> works.worked(
+                        job.id().value(), p.id().value(), WorkedTime.of(p, started.at(), now, shop.zone()), now)));
     }
 
     @AnyHand
     void done(String id) {
-        WorkRepository.Head head = works.mustBe(id);
-        if (head.status().equals("DONE")) {
-            throw new BadInput("done", head.name() + " is done already.");
-        }
-        ShopSnapshot shop = plans.current().shop();
-        journal.change("finished " + head.name(), () -> {
-            clockOff(shop, id);
+        journal.judge(() -> {
+            WorkRepository.Head head = works.mustBe(id);
+            if (head.status().equals("DONE")) {
+                throw new BadInput("done", head.name() + " is done already.");
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            job(shop, id).ifPresent(job -> clockOff(shop, job));
             works.done(id, clock.instant());
+            return "finished " + head.name();
         });
     }
 
@@ -143,29 +135,28 @@ public class ProgressService {
 
     @AnyHand
     void hold(String id, BuildController.HoldForm form) {
-        WorkRepository.Head head = works.mustBe(id);
         if (form.note().isBlank()) {
             throw new BadInput("note", "Say in a word or two what holds it.");
         }
-        if (head.status().equals("DONE")) {
-            throw new BadInput("note", head.name() + " is done already.");
-        }
-        boolean going = head.status().equals("STARTED") && head.kind().equals("JOB");
-        int remaining = going ? remaining(id) : 0;
-        ShopSnapshot shop = plans.current().shop();
-        journal.change("held " + head.name() + ": " + form.reason().name() + ", " + form.note(), () -> {
-            works.hold(id, form);
-            if (going) {
-                clockOff(shop, id);
-                works.pause(id, remaining);
+        journal.judge(() -> {
+            WorkRepository.Head head = works.mustBe(id);
+            if (head.status().equals("DONE")) {
+                throw new BadInput("note", head.name() + " is done already.");
             }
+            ShopSnapshot shop = plans.shopAsWritten();
+            Optional<Job> going = job(shop, id).filter(j -> head.status().equals("STARTED"));
+            works.hold(id, form);
+            going.ifPresent(job -> pause(shop, job));
+            return "held " + head.name() + ": " + form.reason().name() + ", " + form.note();
         });
     }
 
     @AnyHand
     void release(String id) {
-        WorkRepository.Head head = works.mustBe(id);
-        journal.change("released " + head.name(), () -> works.release(id));
+        journal.judge(() -> {
+            WorkRepository.Head head = works.mustBe(id);
+            return works.release(id) ? "released " + head.name() : null;
+        });
     }
 
     /** The open work of a build, as planned: what a captured hold applies to. */

@@ -52,12 +52,13 @@ class TyingService {
             problems.add(new Problem("firstId", "A job cannot wait for itself."));
         }
         BadInput.throwIfAny(problems);
-        WorkRepository.Head first = works.mustBe(form.firstId());
-        WorkRepository.Head then = works.mustBe(form.thenId());
         String id = NewId.next();
-        journal.change(then.name() + " now waits for " + first.name(), () -> {
+        journal.judge(() -> {
+            WorkRepository.Head first = works.mustBe(form.firstId());
+            WorkRepository.Head then = works.mustBe(form.thenId());
             noCircle(form);
             links.insertLink(id, form);
+            return then.name() + " now waits for " + first.name();
         });
         return id;
     }
@@ -82,13 +83,14 @@ class TyingService {
 
     @ManagerOnly
     String addPin(BuildController.PinForm form) {
-        WorkRepository.Head head = works.mustBe(form.workId());
         String id = NewId.next();
         Pin pin = pin(id, form);
-        journal.draft("pinned " + head.name(), () -> {
+        journal.judgeDraft(() -> {
+            WorkRepository.Head head = works.mustBe(form.workId());
             links.deletePins(form.workId(), form.kind());
             links.insertPin(id, form);
             plans.mustHold(pin);
+            return "pinned " + head.name();
         });
         return id;
     }
@@ -114,7 +116,10 @@ class TyingService {
 
     @ManagerOnly
     void removePin(String id) {
-        String work = links.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
-        journal.draft("unpinned " + works.mustBe(work).name(), () -> links.deletePin(id));
+        journal.judgeDraft(() -> {
+            String work = links.pinnedWork(id).orElseThrow(() -> new NotThere("pin"));
+            links.deletePin(id);
+            return "unpinned " + works.mustBe(work).name();
+        });
     }
 }

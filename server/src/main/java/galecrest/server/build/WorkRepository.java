@@ -355,10 +355,11 @@ class WorkRepository {
                 .update();
     }
 
-    void release(String id) {
-        db.sql("update work set hold_reason = null, hold_note = null, hold_until = null where id = :id")
-                .param("id", id)
-                .update();
+    /** False where nothing held it. */
+    boolean release(String id) {
+        return db.sql("""
+                                update work set hold_reason = null, hold_note = null, hold_until = null
+                                where id = :id and hold_reason is not null""").param("id", id).update() > 0;
     }
 
     /** Stages of a build's works by work, where they have one. */

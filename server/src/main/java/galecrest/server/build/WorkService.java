@@ -184,7 +184,10 @@ public class WorkService {
 
     @LeadOrManager
     void remove(String id) {
-        String name = works.mustBe(id).name();
-        journal.change("removed " + name, () -> works.delete(id));
+        journal.judge(() -> {
+            String name = works.mustBe(id).name();
+            works.delete(id);
+            return "removed " + name;
+        });
     }
 }

@@ -71,7 +71,7 @@ class CustomerService {
     }
 
     private CustomerController.Page page(CustomerLinkRepository.Open link) {
-        PlanService.Current now = plans.current();
+        PlanService.Current now = PlanService.told(plans.current());
         BuildId id = new BuildId(link.buildId());
         Build build = now.shop().builds().stream()
                 .filter(b -> b.id().equals(id))
@@ -148,7 +148,7 @@ class CustomerService {
 
     private List<CustomerController.DateView> dates(PlanService.Current now, BuildId id) {
         Map<String, OddsView.Odds> known = new HashMap<>();
-        odds.latest().ifPresent(o -> o.odds().forEach(x -> known.put(x.commitmentId(), x)));
+        odds.told().ifPresent(o -> o.odds().forEach(x -> known.put(x.commitmentId(), x)));
         List<CustomerController.DateView> dates = new ArrayList<>();
         for (int i = 0; i < now.shop().commitments().size(); i++) {
             Commitment commitment = now.shop().commitments().get(i);

@@ -348,7 +348,8 @@ class DemoRepository {
 
     void forNow(String build, String what, String reason, Gate gate) {
         db.sql(
-                        "insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, now())")
+                        "insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, :now)")
+                .param("now", Timestamp.from(clock.instant()))
                 .param("id", NewId.next())
                 .param("build", build)
                 .param("what", what)

@@ -14,9 +14,11 @@ import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
+import galecrest.server.thinking.OddsService;
 import java.io.IOException;
 import java.time.DateTimeException;
 import java.util.List;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -45,20 +47,26 @@ class SnapshotService {
 
     byte[] export() {
         try {
-            return json.writeValueAsBytes(plans.current().shop());
+            PlanService.Current now = plans.current();
+            return json.writeValueAsBytes(new SnapshotFile(
+                            now.shop(),
+                            Optional.of(new SnapshotFile.Replayed(now.from(), OddsService.TRIALS, OddsService.LUCK)))
+                    .tree(json));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }
     }
 
     void importInto(byte[] file) {
-        ShopSnapshot shop = read(file);
+        SnapshotFile snapshot = read(file);
+        ShopSnapshot shop = snapshot.shop();
         BadInput.throwIfAny(SnapshotCheck.problems(shop));
         journal.change("imported a snapshot", () -> {
             if (!store.isEmpty()) {
                 throw new BadInput("file", "There are builds or people already; a snapshot goes into an empty shop.");
             }
             save(shop);
+            plans.takeOver(shop.published(), snapshot.replay().flatMap(SnapshotFile.Replayed::guide));
         });
     }
 
@@ -76,7 +84,7 @@ class SnapshotService {
         }
     }
 
-    private ShopSnapshot read(byte[] file) {
+    private SnapshotFile read(byte[] file) {
         JsonNode tree;
         try {
             tree = json.readTree(file);
@@ -92,7 +100,7 @@ class SnapshotService {
                 .toList();
         BadInput.throwIfAny(problems);
         try {
-            return json.treeToValue(tree, ShopSnapshot.class);
+            return SnapshotFile.read(json, tree);
         } catch (JsonProcessingException | IllegalArgumentException | DateTimeException e) {
             Throwable cause = e.getCause() == null ? e : e.getCause();
             throw new BadInput("file", "A value cannot be taken: " + cause.getMessage());

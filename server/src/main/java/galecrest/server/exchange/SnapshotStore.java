@@ -53,8 +53,8 @@ class SnapshotStore {
         position = 0;
         insert(
                 "insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,"
-                        + " unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong)"
-                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
+                        + " unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)"
+                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
                 shop.zone().getId(),
                 shop.rules().atRiskStart(),
                 shop.rules().toldOtherwise(),
@@ -64,7 +64,8 @@ class SnapshotStore {
                 shop.rules().frozenDays(),
                 (int) shop.rules().buffer().hours(),
                 shop.rules().tieBreak().name(),
-                shop.rules().returnWrong());
+                shop.rules().returnWrong(),
+                (int) shop.rules().stayOn().value());
         shop.people().forEach(this::person);
         shop.stations().forEach(this::station);
         shop.vendors().forEach(this::vendor);

@@ -36,11 +36,15 @@ public class Journal {
     }
 
     /** A line of the journal. */
-    public record Entry(long id, Instant at, String actor, String summary, boolean undone, boolean undoes) {}
+    public record Entry(
+            long id, Instant at, String actor, String summary, boolean undone, boolean undoes, boolean draft) {}
 
     /** Runs a change that the summary describes, in the words of "Mara: …". */
     public <T> T change(String summary, Supplier<T> change) {
-        return record(summary, null, change);
+        return transaction.execute(status -> {
+            open(summary, null);
+            return change.get();
+        });
     }
 
     /** The same for a change without an answer. */
@@ -55,16 +59,15 @@ public class Journal {
     public void draft(String summary, Runnable change) {
         change(summary, () -> {
             change.run();
-            db.sql("update change set draft = true where id = current_setting('galecrest.change')::bigint")
-                    .update();
+            markDraft();
         });
     }
 
     /** Takes back all changes since the instant that were only about the plan, the newest first. */
     public void discardDraft(Instant since) {
         List<Entry> drafts = db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes from change c
-                        where c.draft and c.at > :since and not exists (select 1 from change u where u.undoes = c.id)
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, true as draft from change c
+                        where c.draft and not c.dropped and c.at > :since and not exists (select 1 from change u where u.undoes = c.id)
                         order by c.id desc""")
                 .param("since", Timestamp.from(since))
                 .query(Entry.class)
@@ -72,14 +75,17 @@ public class Journal {
         if (drafts.isEmpty()) {
             throw new BadInput("draft", "There is no draft to drop: nothing but the record itself has changed.");
         }
-        change(
-                "dropped the draft",
-                () -> drafts.forEach(draft -> {
-                    revert(draft);
-                    db.sql("update change set draft = false where id = :id")
-                            .param("id", draft.id())
-                            .update();
-                }));
+        change("dropped the draft", () -> {
+            drafts.forEach(draft -> {
+                revert(draft);
+                db.sql("update change set dropped = true where id = :id")
+                        .param("id", draft.id())
+                        .update();
+            });
+            db.sql("""
+                    update change set draft = true, dropped = true
+                    where id = current_setting('galecrest.change')::bigint""").update();
+        });
     }
 
     /** Puts back what a change did, within the change that is open. */
@@ -96,6 +102,39 @@ public class Journal {
         });
     }
 
+    /**
+     * Runs a change that reads, judges and writes in one, and says at its end what it was; null where there was nothing to
+     * do, and then there is no trace of it. What it throws leaves none either.
+     */
+    public void judge(Supplier<@Nullable String> change) {
+        transaction.executeWithoutResult(status -> {
+            long id = open("…", null);
+            String summary = change.get();
+            if (summary == null) {
+                status.setRollbackOnly();
+                return;
+            }
+            db.sql("update change set summary = :summary where id = :id and summary = '…'")
+                    .param("summary", summary)
+                    .param("id", id)
+                    .update();
+        });
+    }
+
+    /** The same of a change that is only about the plan; see {@link #draft}. */
+    public void judgeDraft(Supplier<String> change) {
+        judge(() -> {
+            String summary = change.get();
+            markDraft();
+            return summary;
+        });
+    }
+
+    private void markDraft() {
+        db.sql("update change set draft = true where id = current_setting('galecrest.change')::bigint")
+                .update();
+    }
+
     /** Runs a change whose summary is only known after it. */
     public <T> T change(Supplier<T> change, java.util.function.Function<T, String> summary) {
         return transaction.execute(status -> {
@@ -106,13 +145,6 @@ public class Journal {
                     .param("id", id)
                     .update();
             return result;
-        });
-    }
-
-    private <T> T record(String summary, @Nullable Long undoes, Supplier<T> change) {
-        return transaction.execute(status -> {
-            open(summary, undoes);
-            return change.get();
         });
     }
 
@@ -127,7 +159,7 @@ public class Journal {
         if (outer.isPresent()) {
             return outer.get();
         }
-        db.sql("select 1 from pg_advisory_xact_lock(7241)").query((row, n) -> 0).list();
+        lock();
         long id = db.sql("""
                         insert into change (at, actor, session_id, summary, undoes)
                         values (:at, :actor, :session, :summary, :undoes) returning id""")
@@ -150,10 +182,14 @@ public class Journal {
         return id;
     }
 
+    private void lock() {
+        db.sql("select 1 from pg_advisory_xact_lock(7241)").query((row, n) -> 0).list();
+    }
+
     /** The change that undo would take back: the last one of this session that still stands. */
     public Optional<Entry> lastOfSession() {
         return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, c.draft
                         from change c
                         where c.session_id = :session and c.undoes is null
                             and not exists (select 1 from change u where u.undoes = c.id)
@@ -162,25 +198,35 @@ public class Journal {
 
     /** Takes the last change of this session back, unless somebody has changed the same since; returns its summary. */
     public String undo() {
-        Entry last = lastOfSession()
-                .orElseThrow(() -> new BadInput("undo", "There is nothing of this session left to undo."));
-        return record("undid: " + last.summary(), last.id(), () -> {
+        return transaction.execute(status -> {
+            lock();
+            Entry last = lastOfSession()
+                    .orElseThrow(() -> new BadInput("undo", "There is nothing of this session left to undo."));
+            open("undid: " + last.summary(), last.id());
             revert(last);
             return last.summary();
         });
     }
 
-    public List<Entry> latest(int most) {
+    /** The newest lines. Drafts, and what took them back, are for who makes plans. */
+    public List<Entry> latest(int most, boolean drafts) {
         return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes
-                        from change c left join change u on u.undoes = c.id
-                        order by c.id desc limit :most""").param("most", most).query(Entry.class).list();
+                        select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes,
+                            c.draft or coalesce(o.draft, false) as draft
+                        from change c left join change u on u.undoes = c.id left join change o on o.id = c.undoes
+                        where :drafts or not (c.draft or coalesce(o.draft, false))
+                        order by c.id desc limit :most""")
+                .param("most", most)
+                .param("drafts", drafts)
+                .query(Entry.class)
+                .list();
     }
 
     public List<Entry> after(long id) {
         return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes
-                        from change c where c.id > :id order by c.id""").param("id", id).query(Entry.class).list();
+                        select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes,
+                            c.draft or coalesce(o.draft, false) as draft
+                        from change c left join change o on o.id = c.undoes where c.id > :id order by c.id""").param("id", id).query(Entry.class).list();
     }
 
     /** The number of the last change; 0 before the first. */

@@ -11,4 +11,9 @@ import java.util.List;
  * @param toTell names of those for whom something moved
  */
 public record LiveChange(
-        long change, Instant at, String actor, String summary, int moved, List<String> margins, List<String> toTell) {}
+        long change, Instant at, String actor, String summary, int moved, List<String> margins, List<String> toTell) {
+    /** The same for who is told what has happened, but not what it does to a plan that is not published. */
+    LiveChange withoutEffects() {
+        return new LiveChange(change, at, actor, summary, 0, List.of(), List.of());
+    }
+}

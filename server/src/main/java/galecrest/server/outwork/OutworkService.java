@@ -36,6 +36,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -47,7 +48,6 @@ class OutworkService {
     private final WorkService works;
     private final ProgressService progress;
     private final PlanService plans;
-    private final WhatIf whatIf;
     private final Journal journal;
     private final Clock clock;
     private final Who who;
@@ -57,7 +57,6 @@ class OutworkService {
             WorkService works,
             ProgressService progress,
             PlanService plans,
-            WhatIf whatIf,
             Journal journal,
             Clock clock,
             Who who) {
@@ -65,7 +64,6 @@ class OutworkService {
         this.works = works;
         this.progress = progress;
         this.plans = plans;
-        this.whatIf = whatIf;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -115,12 +113,15 @@ class OutworkService {
 
     @LeadOrManager
     void change(String id, OutworkController.SheetForm form) {
-        OutworkRepository.Row row = row(id);
         BigDecimal price = form.price();
         if (!Amount.isPrice(price)) {
             throw new BadInput("price", Amount.PRICE);
         }
-        journal.change("wrote the order for " + row.name(), () -> outwork.change(id, form));
+        journal.judge(() -> {
+            OutworkRepository.Row row = row(id);
+            outwork.change(id, form);
+            return "wrote the order for " + row.name();
+        });
     }
 
     @AnyHand
@@ -146,7 +147,7 @@ class OutworkService {
         List<OutworkController.SlotView> views = new ArrayList<>();
         boolean open = row.status().equals("TODO");
         for (OfferedSlot slot : open ? offered(now.shop(), work) : List.<OfferedSlot>of()) {
-            PlanService.Current with = whatIf.with(() -> outwork.book(id, slot.when()));
+            PlanService.Current with = plans.of(booked(now.shop(), work, slot.when()));
             boolean missed =
                     with.plan().placed().stream().anyMatch(p -> p.work().equals(work.id()) && p.slotMissed());
             views.add(new OutworkController.SlotView(
@@ -158,6 +159,13 @@ class OutworkService {
                     WhatIf.between(row.buildId(), now, with)));
         }
         return new OutworkController.Slots(views, work.slot().map(Span::from).orElse(null));
+    }
+
+    /** The shop as it would be with the work booked for that time. */
+    private static ShopSnapshot booked(ShopSnapshot shop, Outwork work, Span when) {
+        return shop.withWorks(shop.works().stream()
+                .map(w -> w.id().equals(work.id()) ? work.withSlot(Optional.of(when)) : w)
+                .toList());
     }
 
     private static Outwork outwork(ShopSnapshot shop, String id) {
@@ -178,48 +186,50 @@ class OutworkService {
     /** Books one of the times that the vendor offers; none gives the booked time back. */
     @LeadOrManager
     void book(String id, @Nullable String slotId) {
-        OutworkRepository.Row row = row(id);
-        if (!row.status().equals("TODO")) {
-            throw new BadInput("slotId", row.name() + " is away already, or done.");
-        }
-        if (slotId == null) {
-            journal.change("gave back the time booked for " + row.name(), () -> outwork.book(id, null));
-            return;
-        }
-        ShopSnapshot shop = plans.current().shop();
-        OfferedSlot slot = offered(shop, outwork(shop, id)).stream()
-                .filter(s -> s.id().equals(slotId))
-                .findFirst()
-                .orElseThrow(() -> new BadInput("slotId", "That time is not offered any more."));
-        journal.change(
-                "booked " + new Sentences(shop).time(slot.when().from()) + " for " + row.name(),
-                () -> outwork.book(id, slot.when()));
+        journal.judge(() -> {
+            OutworkRepository.Row row = row(id);
+            if (!row.status().equals("TODO")) {
+                throw new BadInput("slotId", row.name() + " is away already, or done.");
+            }
+            if (slotId == null) {
+                outwork.book(id, null);
+                return "gave back the time booked for " + row.name();
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            OfferedSlot slot = offered(shop, outwork(shop, id)).stream()
+                    .filter(s -> s.id().equals(slotId))
+                    .findFirst()
+                    .orElseThrow(() -> new BadInput("slotId", "That time is not offered any more."));
+            outwork.book(id, slot.when());
+            return "booked " + new Sentences(shop).time(slot.when().from()) + " for " + row.name();
+        });
     }
 
     @LeadOrManager
     void send(String id, OutworkController.LeaveForm form) {
-        OutworkRepository.Row row = row(id);
-        List<String> open = views(row, Side.SEND, Checklists.of(row.trade()).send()).stream()
-                .filter(c -> !c.done())
-                .map(CheckView::item)
-                .toList();
-        if (!open.isEmpty() && !form.anyway()) {
-            throw new BadInput(
-                    "checklist",
-                    open.size() + " of the checklist are open: " + open.stream().collect(Collectors.joining("; "))
-                            + ".");
-        }
-        if (!row.status().equals("TODO")) {
-            throw new BadInput("send", row.name() + " is away already, or done.");
-        }
         BadInput.throwIfAny(ArrivalDates.problems(form.backLow(), form.backLikely(), form.backHigh()));
         Instant now = clock.instant();
         Instant likely = form.backLikely() == null ? plannedBack(id, now) : form.backLikely();
         Instant low = form.backLow() == null ? likely : form.backLow();
         Instant high = form.backHigh() == null ? likely.plus(Duration.ofDays(1)) : form.backHigh();
-        journal.change(
-                "sent out: " + row.name() + (open.isEmpty() ? "" : ", checklist unfinished"),
-                () -> outwork.send(id, now, low, likely, high));
+        journal.judge(() -> {
+            OutworkRepository.Row row = row(id);
+            List<String> open = views(row, Side.SEND, Checklists.of(row.trade()).send()).stream()
+                    .filter(c -> !c.done())
+                    .map(CheckView::item)
+                    .toList();
+            if (!open.isEmpty() && !form.anyway()) {
+                throw new BadInput(
+                        "checklist",
+                        open.size() + " of the checklist are open: "
+                                + open.stream().collect(Collectors.joining("; ")) + ".");
+            }
+            if (!row.status().equals("TODO")) {
+                throw new BadInput("send", row.name() + " is away already, or done.");
+            }
+            outwork.send(id, now, low, likely, high);
+            return "sent out: " + row.name() + (open.isEmpty() ? "" : ", checklist unfinished");
+        });
     }
 
     private Instant plannedBack(String id, Instant now) {
@@ -232,17 +242,17 @@ class OutworkService {
 
     @LeadOrManager
     OutworkController.Returned back(String id, OutworkController.ReturnForm form) {
-        OutworkRepository.Row row = row(id);
-        if (!row.status().equals("STARTED")) {
-            throw new BadInput("return", row.name() + " is not away.");
-        }
-        List<Checklists.FollowOn> follow = Checklists.of(row.trade()).back().stream()
-                .flatMap(i -> i.job().stream())
-                .filter(j -> form.jobs().contains(j.name()))
-                .toList();
         List<String> made = new ArrayList<>();
-        ShopSnapshot shop = plans.current().shop();
-        journal.change("is back: " + row.name(), () -> {
+        journal.judge(() -> {
+            OutworkRepository.Row row = row(id);
+            if (!row.status().equals("STARTED")) {
+                throw new BadInput("return", row.name() + " is not away.");
+            }
+            List<Checklists.FollowOn> follow = Checklists.of(row.trade()).back().stream()
+                    .flatMap(i -> i.job().stream())
+                    .filter(j -> form.jobs().contains(j.name()))
+                    .toList();
+            ShopSnapshot shop = plans.shopAsWritten();
             progress.isBack(id);
             for (Checklists.FollowOn job : follow) {
                 works.insertJob(form(shop, row, job.name(), job.skill(), job.minutes()), false);
@@ -253,6 +263,7 @@ class OutworkService {
                 works.insertJob(form(shop, row, name, "engines", 60), true);
                 made.add(name);
             }
+            return "is back: " + row.name();
         });
         return new OutworkController.Returned(made);
     }

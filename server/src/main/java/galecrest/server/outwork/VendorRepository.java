@@ -105,6 +105,20 @@ class VendorRepository {
         }
     }
 
+    /** What refers to the vendor, as a user knows it; empty where nothing does. */
+    Optional<String> used(String id) {
+        return db.sql("""
+                        select 'Outwork still goes to this vendor; move or remove it first.' where exists (
+                            select 1 from outwork where vendor_id = :id)
+                        union all
+                        select 'Parts still come from this vendor; change or remove them first.' where exists (
+                            select 1 from part where vendor_id = :id)
+                        union all
+                        select 'Something on the shelf still comes from this vendor.' where exists (
+                            select 1 from shelf where vendor_id = :id)
+                        limit 1""").param("id", id).query(String.class).optional();
+    }
+
     void delete(String id) {
         db.sql("delete from vendor where id = :id").param("id", id).update();
     }

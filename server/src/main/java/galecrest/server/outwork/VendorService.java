@@ -44,8 +44,14 @@ class VendorService {
     }
 
     void remove(String id) {
-        String name = vendors.name(id).orElseThrow(() -> new NotThere("vendor"));
-        journal.change("removed the vendor " + name, () -> vendors.delete(id));
+        journal.judge(() -> {
+            String name = vendors.name(id).orElseThrow(() -> new NotThere("vendor"));
+            vendors.used(id).ifPresent(why -> {
+                throw new BadInput("vendor", why);
+            });
+            vendors.delete(id);
+            return "removed the vendor " + name;
+        });
     }
 
     private static void check(VendorController.VendorForm form) {

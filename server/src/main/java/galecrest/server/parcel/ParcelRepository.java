@@ -4,6 +4,7 @@ import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -18,17 +19,29 @@ class ParcelRepository {
     /**
      * A part that is on its way with a number.
      *
-     * @param lastWord the last word on it
+     * @param lastWord what the carrier said of it last; what people have said since stands
      */
     record Parcel(String id, String name, String tracking, Instant shipped, Instant promised, String lastWord) {}
 
+    private static final String ON_ITS_WAY = """
+            select p.id, p.name, p.tracking, coalesce(p.ordered_at, p.promised_at - interval '5 days') as shipped,
+                p.promised_at as promised,
+                coalesce((
+                    select said from word w where w.part_id = p.id and w.by_name = 'carrier' order by at desc limit 1), '')
+                    as last_word
+            from part p
+            where p.state = 'SHIPPED' and p.tracking <> '' and p.promised_at is not null""";
+
     List<Parcel> onTheirWay() {
-        return db.sql("""
-                        select p.id, p.name, p.tracking, coalesce(p.ordered_at, p.promised_at - interval '5 days') as shipped,
-                            p.promised_at as promised,
-                            coalesce((select said from word w where w.part_id = p.id order by at desc limit 1), '') as last_word
-                        from part p
-                        where p.state = 'SHIPPED' and p.tracking <> '' and p.promised_at is not null order by p.id""").query(Parcel.class).list();
+        return db.sql(ON_ITS_WAY + " order by p.id").query(Parcel.class).list();
+    }
+
+    /** The parcel of a part, if it is still on its way. */
+    Optional<Parcel> onItsWay(String part) {
+        return db.sql(ON_ITS_WAY + " and p.id = :part")
+                .param("part", part)
+                .query(Parcel.class)
+                .optional();
     }
 
     void say(String part, String said, Instant now) {

@@ -75,7 +75,13 @@ class ParcelWatch {
 
     private void note(ParcelRepository.Parcel parcel, ParcelTracker.Sighting sighting, Instant now) {
         String said = said(sighting);
-        journal.change(parcel.name() + ": " + said, () -> {
+        journal.judge(() -> {
+            boolean stillNews = parcels.onItsWay(parcel.id())
+                    .filter(p -> !said.equals(p.lastWord()))
+                    .isPresent();
+            if (!stillNews) {
+                return null;
+            }
             parcels.say(parcel.id(), said, now);
             switch (sighting.state()) {
                 case SLIPPED -> sighting.expected().ifPresent(at -> parcels.comes(parcel.id(), at));
@@ -83,6 +89,7 @@ class ParcelWatch {
                 case DELIVERED -> parcels.arrived(parcel.id());
                 case MOVING -> {}
             }
+            return parcel.name() + ": " + said;
         });
     }
 }

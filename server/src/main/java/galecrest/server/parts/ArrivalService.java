@@ -64,33 +64,34 @@ class ArrivalService {
     }
 
     Inspected inspect(String id, DeskController.InspectionForm form) {
+        PlanService.Current before = plans.current();
+        Judged judged = journal.change(() -> judged(id, form), Judged::summary);
+        PlanService.Current after = plans.current();
+        return new Inspected(judged.state(), cost(plans.since(before, after), after));
+    }
+
+    /** What came of an inspection. */
+    private record Judged(PartState state, String summary) {}
+
+    private Judged judged(String id, DeskController.InspectionForm form) {
         DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
         check(part, form);
-        PlanService.Current before = plans.current();
         int received = part.received() + form.counted();
-        PartState state = !form.accepted()
-                ? PartState.REFUSED
-                : received < part.quantity() ? PartState.SHIPPED : PartState.ACCEPTED;
-        String summary =
-                switch (state) {
-                    case REFUSED -> "refused " + part.name() + ": " + form.reason();
-                    case ACCEPTED -> "accepted " + part.name();
-                    default -> "accepted " + received + " of " + part.quantity() + " " + part.name();
-                };
         Instant now = clock.instant();
-        journal.change(summary, () -> {
-            desk.inspection(id, form, who.name(), now);
-            if (state == PartState.REFUSED) {
-                desk.refused(id);
-            } else {
-                desk.received(id, received, state);
-            }
-            if (state == PartState.ACCEPTED && part.vendorId() != null && part.promisedAt() != null) {
-                desk.delivered(part.vendorId(), part.name(), part.promisedAt(), now);
-            }
-        });
-        PlanService.Current after = plans.current();
-        return new Inspected(state, cost(plans.since(before, after), after));
+        desk.inspection(id, form, who.name(), now);
+        if (!form.accepted()) {
+            desk.refused(id);
+            return new Judged(PartState.REFUSED, "refused " + part.name() + ": " + form.reason());
+        }
+        PartState state = received < part.quantity() ? PartState.SHIPPED : PartState.ACCEPTED;
+        desk.received(id, received, state);
+        if (state == PartState.SHIPPED) {
+            return new Judged(state, "accepted " + received + " of " + part.quantity() + " " + part.name());
+        }
+        if (part.vendorId() != null && part.promisedAt() != null) {
+            desk.delivered(part.vendorId(), part.name(), part.promisedAt(), now);
+        }
+        return new Judged(state, "accepted " + part.name());
     }
 
     private static List<String> cost(PlanDifference difference, PlanService.Current now) {
@@ -141,19 +142,23 @@ class ArrivalService {
     }
 
     void fit(String id, DeskController.FitForm form) {
-        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
-        PartState to = form.forNow() ? PartState.FITTED_FOR_NOW : PartState.FITTED;
-        part.state().problem(to, part.own()).ifPresent(p -> {
-            throw new BadInput("state", p);
-        });
         if (form.forNow() && (form.gate() == null || form.reason().isBlank())) {
             throw new BadInput("gate", "Fitted for now: say why, and before which gate it is made good.");
         }
-        journal.change("fitted " + part.name() + (form.forNow() ? " for now" : ""), () -> {
+        PartState to = form.forNow() ? PartState.FITTED_FOR_NOW : PartState.FITTED;
+        journal.judge(() -> {
+            DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+            if (part.state() == to) {
+                return null;
+            }
+            part.state().problem(to, part.own()).ifPresent(p -> {
+                throw new BadInput("state", p);
+            });
             desk.state(id, to);
             if (form.forNow()) {
                 desk.forNow(part, form.gate().name(), form.reason().strip(), clock.instant());
             }
+            return "fitted " + part.name() + (form.forNow() ? " for now" : "");
         });
     }
 }

@@ -322,11 +322,13 @@ class DeskController {
         return new Made(supplies.ask(form));
     }
 
+    record BoughtForm(boolean bought) {}
+
     /** Ticks one off, or back on. */
     @PostMapping("/supplies/{id}/bought")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void bought(@PathVariable String id) {
-        supplies.bought(id);
+    void bought(@PathVariable String id, @RequestBody BoughtForm form) {
+        supplies.bought(id, form.bought());
     }
 
     @DeleteMapping("/supplies/{id}")

@@ -15,7 +15,13 @@ final class MateBook {
     private MateBook() {}
 
     static MateView judged(String place, MateKind kind, String there, String comes) {
-        Verdict verdict = Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes));
+        Verdict verdict;
+        try {
+            verdict = Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes));
+        } catch (Ends.Unreadable unreadable) {
+            // Written down by other rules than today's: one such line must not keep the others from being read.
+            verdict = new Verdict.Unknown(unreadable.getMessage());
+        }
         Outcome outcome = verdict instanceof Verdict.Fits
                 ? Outcome.FITS
                 : verdict instanceof Verdict.NeedsAdapter

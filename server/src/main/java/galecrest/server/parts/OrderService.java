@@ -36,7 +36,6 @@ class OrderService {
 
     @LeadOrManager
     void mates(String id, List<DeskController.MateForm> mates) {
-        DeskRepository.PartRow part = part(id);
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);
@@ -47,7 +46,11 @@ class OrderService {
             side(i + ".comes", mate, mate.comes()).ifPresent(problems::add);
         }
         BadInput.throwIfAny(problems);
-        journal.change("wrote down what " + part.name() + " meets", () -> desk.saveMates(id, mates));
+        journal.judge(() -> {
+            DeskRepository.PartRow part = part(id);
+            desk.saveMates(id, mates);
+            return "wrote down what " + part.name() + " meets";
+        });
     }
 
     private static Optional<Problem> side(String field, DeskController.MateForm mate, String text) {
@@ -61,21 +64,31 @@ class OrderService {
 
     @LeadOrManager
     void order(String id, DeskController.OrderForm form) {
-        DeskRepository.PartRow part = part(id);
-        BadInput.throwIfAny(problems(part, form));
-        boolean override = isOverride(form);
-        journal.change(
-                "ordered " + part.name() + (override ? ", although: " + form.overrideReason() : ""),
-                () -> desk.order(id, form, clock.instant()));
+        journal.judge(() -> {
+            DeskRepository.PartRow part = part(id);
+            BadInput.throwIfAny(problems(part, form));
+            desk.order(id, form, clock.instant());
+            return "ordered " + part.name() + (isOverride(form) ? ", although: " + form.overrideReason() : "");
+        });
     }
 
     /** Orders several lines of one vendor for one day, all of them or none. */
     @LeadOrManager
     void orderAll(String vendorId, DeskController.BasketForm form) {
-        DeskRepository.VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
         if (form.lines().isEmpty()) {
             throw new BadInput("lines", "Tick what is to be ordered.");
         }
+        journal.judge(() -> {
+            DeskRepository.VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
+            Map<String, DeskController.OrderForm> orders = orders(vendorId, vendor, form);
+            orders.forEach((part, order) -> desk.order(part, order, clock.instant()));
+            return "ordered " + orders.size() + (orders.size() == 1 ? " part" : " parts") + " from " + vendor.name();
+        });
+    }
+
+    /** The orders of a basket, by part; refused where anything speaks against one of them. */
+    private Map<String, DeskController.OrderForm> orders(
+            String vendorId, DeskRepository.VendorRow vendor, DeskController.BasketForm form) {
         List<Problem> problems = new ArrayList<>();
         Map<String, DeskController.OrderForm> orders = new LinkedHashMap<>();
         for (int i = 0; i < form.lines().size(); i++) {
@@ -96,9 +109,7 @@ class OrderService {
             orders.put(line.partId(), order);
         }
         BadInput.throwIfAny(problems);
-        journal.change(
-                "ordered " + orders.size() + (orders.size() == 1 ? " part" : " parts") + " from " + vendor.name(),
-                () -> orders.forEach((part, order) -> desk.order(part, order, clock.instant())));
+        return orders;
     }
 
     private static boolean isOverride(DeskController.OrderForm form) {
@@ -134,7 +145,6 @@ class OrderService {
     /** Another part instead of one that is not here; why is kept with the words. */
     @LeadOrManager
     void instead(String id, DeskController.InsteadForm form) {
-        DeskRepository.PartRow part = part(id);
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank() || form.name().length() > 200) {
             problems.add(new Problem("name", "Which part instead? In up to 200 characters."));
@@ -148,16 +158,18 @@ class OrderService {
         if (form.vendorId() != null && desk.vendor(form.vendorId()).isEmpty()) {
             problems.add(new Problem("vendorId", "There is no such vendor."));
         }
-        if (part.state().here() || part.received() > 0) {
-            problems.add(new Problem("name", part.name() + " is here; send it back first."));
-        }
-        BadInput.throwIfAny(problems);
-        boolean cancel = part.state() == PartState.ORDERED || part.state() == PartState.SHIPPED;
-        String said = "Instead of " + part.name() + ": " + form.reason().strip()
-                + (cancel ? " The order of " + part.name() + " must be cancelled." : "");
-        journal.change("took " + form.name().strip() + " instead of " + part.name(), () -> {
+        journal.judge(() -> {
+            DeskRepository.PartRow part = part(id);
+            if (part.state().here() || part.received() > 0) {
+                problems.add(new Problem("name", part.name() + " is here; send it back first."));
+            }
+            BadInput.throwIfAny(problems);
+            boolean cancel = part.state() == PartState.ORDERED || part.state() == PartState.SHIPPED;
+            String said = "Instead of " + part.name() + ": " + form.reason().strip()
+                    + (cancel ? " The order of " + part.name() + " must be cancelled." : "");
             desk.instead(part, form);
             desk.word(id, null, said, null, who.name(), clock.instant());
+            return "took " + form.name().strip() + " instead of " + part.name();
         });
     }
 
@@ -186,7 +198,7 @@ class OrderService {
                 .append(desk.shopName())
                 .append('\n');
         return journal.change("asked " + vendor.name() + " about " + part.name(), () -> {
-            if (part.state() == PartState.WANTED) {
+            if (part(id).state() == PartState.WANTED) {
                 desk.state(id, PartState.SPECIFIED);
             }
             return desk.send(
@@ -202,30 +214,32 @@ class OrderService {
 
     @LeadOrManager
     void partWord(String id, DeskController.WordForm form) {
-        DeskRepository.PartRow part = part(id);
         check(form);
-        if (form.likely() != null
-                && !part.state().toOrder()
-                && (part.state().here() || part.state().toInspect())) {
-            throw new BadInput("likely", part.name() + " is here already; there is no date to change.");
-        }
-        journal.change("noted a word on " + part.name() + ": " + form.said(), () -> {
+        journal.judge(() -> {
+            DeskRepository.PartRow part = part(id);
+            if (form.likely() != null
+                    && !part.state().toOrder()
+                    && (part.state().here() || part.state().toInspect())) {
+                throw new BadInput("likely", part.name() + " is here already; there is no date to change.");
+            }
             desk.word(id, null, form.said(), form.nextAt(), who.name(), clock.instant());
             if (form.likely() != null) {
                 desk.dates(id, form.low(), form.likely(), form.high());
             }
+            return "noted a word on " + part.name() + ": " + form.said();
         });
     }
 
     @LeadOrManager
     void outworkWord(String id, DeskController.WordForm form) {
-        String name = desk.outworkName(id).orElseThrow(() -> new NotThere("outside work"));
         check(form);
-        journal.change("noted a word on " + name + ": " + form.said(), () -> {
+        journal.judge(() -> {
+            String name = desk.outworkName(id).orElseThrow(() -> new NotThere("outside work"));
             desk.word(null, id, form.said(), form.nextAt(), who.name(), clock.instant());
             if (form.likely() != null && !desk.back(id, form.low(), form.likely(), form.high())) {
                 throw new BadInput("likely", name + " has not left yet; its return cannot be promised.");
             }
+            return "noted a word on " + name + ": " + form.said();
         });
     }
 

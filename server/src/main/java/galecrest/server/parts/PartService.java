@@ -38,21 +38,20 @@ class PartService {
     }
 
     void change(String id, PartController.PartForm form) {
-        String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
         check(form, id);
-        DeskRepository.PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
-        step(before, form);
-        journal.change(
-                () -> {
-                    String what = parts.whatChanges(id, form);
-                    if (!parts.update(id, form)) {
-                        throw new ChangedMeanwhile(
-                                "Somebody else changed the part " + name + " meanwhile.", parts.version(id), List.of());
-                    }
-                    into(before, form);
-                    return what;
-                },
-                what -> what);
+        journal.judge(() -> {
+            DeskRepository.PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
+            int version = parts.version(id);
+            if (version != form.version()) {
+                throw new ChangedMeanwhile(
+                        "Somebody else changed the part " + before.name() + " meanwhile.", version, List.of());
+            }
+            step(before, form);
+            String what = parts.whatChanges(id, form);
+            parts.update(id, form);
+            into(before, form);
+            return what;
+        });
     }
 
     /** The next state must follow from the one before; an order that is held goes out at the desk only. */
@@ -83,8 +82,11 @@ class PartService {
     }
 
     void remove(String id) {
-        String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
-        journal.change("removed the part " + name, () -> parts.delete(id));
+        journal.judge(() -> {
+            String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
+            parts.delete(id);
+            return "removed the part " + name;
+        });
     }
 
     private void check(PartController.PartForm form, @Nullable String id) {

@@ -46,18 +46,28 @@ class SupplyService {
     }
 
     @AnyHand
-    void bought(String id) {
-        DeskController.SupplyView supply = supplies.find(id).orElseThrow(() -> new NotThere("thing to buy"));
-        boolean buys = supply.boughtAt() == null;
-        journal.change(
-                (buys ? "bought " : "has not bought ") + supply.name(),
-                () -> supplies.bought(id, buys, who.name(), clock.instant()));
+    void bought(String id, boolean bought) {
+        journal.judge(() -> {
+            DeskController.SupplyView supply = supply(id);
+            if (bought == (supply.boughtAt() != null)) {
+                return null;
+            }
+            supplies.bought(id, bought, who.name(), clock.instant());
+            return (bought ? "bought " : "has not bought ") + supply.name();
+        });
+    }
+
+    private DeskController.SupplyView supply(String id) {
+        return supplies.find(id).orElseThrow(() -> new NotThere("thing to buy"));
     }
 
     @LeadOrManager
     void remove(String id) {
-        DeskController.SupplyView supply = supplies.find(id).orElseThrow(() -> new NotThere("thing to buy"));
-        journal.change("took " + supply.name() + " off the supply run", () -> supplies.delete(id));
+        journal.judge(() -> {
+            DeskController.SupplyView supply = supply(id);
+            supplies.delete(id);
+            return "took " + supply.name() + " off the supply run";
+        });
     }
 
     @LeadOrManager
@@ -71,11 +81,11 @@ class SupplyService {
     @LeadOrManager
     void changeShelf(String id, DeskController.ShelfForm form) {
         check(form);
-        DeskController.ShelfView there = shelf(id);
-        if (form.quantity() < there.reserved()) {
-            throw new BadInput("quantity", there.reserved() + " are reserved; fewer cannot lie there.");
-        }
         journal.change("counted " + form.name() + " on the shelf", () -> {
+            DeskController.ShelfView there = shelf(id);
+            if (form.quantity() < there.reserved()) {
+                throw new BadInput("quantity", there.reserved() + " are reserved; fewer cannot lie there.");
+            }
             if (!supplies.updateShelf(id, form)) {
                 throw new ChangedMeanwhile("Somebody else changed this meanwhile.", there.version(), List.of());
             }
@@ -105,12 +115,12 @@ class SupplyService {
 
     @LeadOrManager
     void take(String partId, String shelfId) {
-        DeskRepository.PartRow part = desk.part(partId).orElseThrow(() -> new NotThere("part"));
-        if (!part.state().toOrder()) {
-            throw new BadInput(
-                    "shelfId", part.name() + " is " + part.state().said() + "; it is not taken from the shelf.");
-        }
-        journal.change("took " + part.name() + " from the shelf", () -> {
+        journal.judge(() -> {
+            DeskRepository.PartRow part = desk.part(partId).orElseThrow(() -> new NotThere("part"));
+            if (!part.state().toOrder()) {
+                throw new BadInput(
+                        "shelfId", part.name() + " is " + part.state().said() + "; it is not taken from the shelf.");
+            }
             DeskController.ShelfView shelf = shelf(shelfId);
             int free = shelf.quantity() - shelf.reserved();
             if (free < part.quantity()) {
@@ -119,6 +129,7 @@ class SupplyService {
                         "Only " + free + " of " + shelf.name() + " are free; " + part.quantity() + " are wanted.");
             }
             supplies.take(partId, shelfId, part.quantity());
+            return "took " + part.name() + " from the shelf";
         });
     }
 }

@@ -45,16 +45,20 @@ public class PhotoService {
 
     @ManagerOnly
     void release(String id, boolean released) {
-        String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
-        journal.change(
-                (released ? "released the photo " : "took back the photo ") + caption,
-                () -> photos.release(id, released));
+        journal.judge(() -> {
+            String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+            photos.release(id, released);
+            return (released ? "released the photo " : "took back the photo ") + caption;
+        });
     }
 
     @LeadOrManager
     void remove(String id) {
-        String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
-        journal.change("removed the photo " + caption, () -> photos.delete(id));
+        journal.judge(() -> {
+            String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+            photos.delete(id);
+            return "removed the photo " + caption;
+        });
     }
 
     @AnyHand

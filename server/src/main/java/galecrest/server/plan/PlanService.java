@@ -16,6 +16,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -28,6 +29,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class PlanService {
     private static final int GRID_MINUTES = 5;
+    /** So often a record that has changed meanwhile is read again. */
+    private static final int TRIES = 3;
 
     private final SnapshotRepository snapshots;
     private final PublishedRepository published;
@@ -35,7 +38,10 @@ public class PlanService {
     private final Clock clock;
     private final Who who;
     private final TransactionTemplate reading;
-    private @Nullable Current current;
+    /** Whoever makes the plan that is not there yet; nobody waits for it while holding a connection. */
+    private final Object making = new Object();
+
+    private volatile @Nullable Current current;
 
     PlanService(
             SnapshotRepository snapshots,
@@ -59,29 +65,55 @@ public class PlanService {
      *
      * @param change the last change that is in it
      * @param guide what the plan was made of
+     * @param from what the search for it began from
      */
-    public record Current(long change, ShopSnapshot shop, Plan plan, Guide guide) {}
+    public record Current(long change, ShopSnapshot shop, Plan plan, Guide guide, Optional<Guide> from) {}
 
     /**
      * The plan of this moment; of what is in the record, so it is asked for before a change and not within one.
      *
-     * @throws IllegalStateException within a change, whose half-done state would be taken for the record
+     * @throws IllegalStateException within a transaction: in a change, what is half done would be taken for the record, and
+     *     waiting here while holding a connection would keep it from whoever makes the plan
      */
-    public synchronized Current current() {
-        if (TransactionSynchronizationManager.isActualTransactionActive()
-                && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
-            throw new IllegalStateException("The plan was asked for within a change; ask for it before.");
+    public Current current() {
+        if (TransactionSynchronizationManager.isActualTransactionActive()) {
+            throw new IllegalStateException("The plan was asked for within a transaction; ask for it before.");
         }
-        Instant now = now();
-        Current known = current;
-        if (known != null
-                && known.change() == journal.last()
-                && known.shop().now().equals(now)) {
+        Current known = stillTrue();
+        if (known != null) {
             return known;
         }
-        Current fresh = reading.execute(status -> make(now));
-        current = fresh;
-        return fresh;
+        synchronized (making) {
+            Current made = stillTrue();
+            if (made == null) {
+                made = reading.execute(status -> make(now()));
+                current = made;
+            }
+            return made;
+        }
+    }
+
+    private @Nullable Current stillTrue() {
+        Current known = current;
+        return known != null && known.shop().now().equals(now()) && known.change() == journal.last() ? known : null;
+    }
+
+    /**
+     * What is read beside the plan, of the very record that the plan was made of, whatever others write meanwhile.
+     *
+     * @param read is given the plan and asks for no other
+     */
+    public <T> T beside(Function<Current, T> read) {
+        for (int i = 0; i < TRIES; i++) {
+            Current now = current();
+            Optional<T> whole = reading.execute(
+                    status -> journal.last() == now.change() ? Optional.of(read.apply(now)) : Optional.empty());
+            if (whole.isPresent()) {
+                return whole.get();
+            }
+        }
+        // Somebody writes faster than plans are made: then both are of what this transaction sees.
+        return reading.execute(status -> read.apply(make(now())));
     }
 
     /** The record with what the open change has written. */
@@ -94,17 +126,33 @@ public class PlanService {
         return make(now());
     }
 
+    /** The plan of a shop that is not in the record: what it would be. */
+    public Current of(ShopSnapshot shop) {
+        return made(-1, shop);
+    }
+
     /** The plan of the record as the open transaction sees it. */
     private Current make(Instant now) {
         long change = journal.last();
         ShopSnapshot shop = snapshots.snapshot(now);
-        Planner.Thought thought = think(shop);
-        return new Current(change, shop, thought.plan(), thought.guide());
+        return made(change, shop);
+    }
+
+    private Current made(long change, ShopSnapshot shop) {
+        Optional<Guide> from = published.guide();
+        Planner.Thought thought = think(shop, from);
+        return new Current(change, shop, thought.plan(), thought.guide(), from);
     }
 
     /** The plan of a shop, beginning from what the last long thinking came to. */
-    private Planner.Thought think(ShopSnapshot shop) {
-        return Planner.think(shop, PlanOptions.interactive(shop).from(published.guide()), (steps, best) -> true);
+    private static Planner.Thought think(ShopSnapshot shop, Optional<Guide> from) {
+        return Planner.think(shop, PlanOptions.interactive(shop).from(from), (steps, best) -> true);
+    }
+
+    /** Takes over what people were told, and where plans begin, from another shop; within the change that is open. */
+    public void takeOver(Optional<Plan> told, Optional<Guide> guide) {
+        told.ifPresent(plan -> published.publish(plan, clock.instant(), who.name()));
+        guide.ifPresent(published::saveGuide);
     }
 
     /** Lets all plans begin from an order that long thinking came to. */
@@ -131,7 +179,7 @@ public class PlanService {
             return PlanDifference.between(before.plan(), after.plan());
         }
         ShopSnapshot shop = before.shop().at(after.shop().now());
-        return PlanDifference.between(think(shop).plan(), after.plan());
+        return PlanDifference.between(think(shop, after.from()).plan(), after.plan());
     }
 
     /** What differs between what people were told and the present plan; empty before anything was published. */
@@ -145,17 +193,21 @@ public class PlanService {
     /** Tells people the present plan. */
     @ManagerOnly
     public void publish() {
-        Current now = current();
         journal.change("published the plan", () -> {
+            Current now = asWritten();
             published.publish(now.plan(), clock.instant(), who.name());
             published.saveGuide(now.guide());
         });
     }
 
-    /** The present record with the plan that hands see: only what they have been told. */
-    public Current told() {
-        Current now = current();
-        return new Current(now.change(), now.shop(), ToldPlan.of(now.shop(), now.plan()), now.guide());
+    /** The same record with the plan that everybody may see: only what people have been told. */
+    public static Current told(Current now) {
+        return new Current(now.change(), now.shop(), ToldPlan.of(now.shop(), now.plan()), now.guide(), now.from());
+    }
+
+    /** Whether the plan is what people have been told: there is no draft. */
+    public boolean isTold(Current now) {
+        return unpublished(now).map(d -> d.moved().isEmpty()).orElse(false);
     }
 
     /**
@@ -200,11 +252,7 @@ public class PlanService {
                 throw new BadInput("pin", "The pin on " + name + " cannot hold: " + broken.reason());
             }
         }
-        keep(next);
-    }
-
-    /** Its number is that of a change not yet in, so that nobody is given it before it is. */
-    private synchronized void keep(Current made) {
-        current = made;
+        // Its number is that of a change not yet in, so that nobody is given it before it is.
+        current = next;
     }
 }

@@ -95,7 +95,8 @@ public class SnapshotRepository {
                                 row.getInt("frozen_days"),
                                 Minutes.ofHours(row.getInt("buffer_hours")),
                                 TieBreak.valueOf(row.getString("tie_break")),
-                                row.getDouble("return_wrong"))))
+                                row.getDouble("return_wrong"),
+                                Minutes.of(row.getInt("stay_on_minutes")))))
                 .optional()
                 .orElse(new Shop(ZoneId.of("UTC"), HouseRules.defaults()));
         List<Person> people = people();

@@ -2,12 +2,14 @@ package galecrest.server.plan;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.core.build.CommitmentId;
 import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
 import java.time.Instant;
 import java.util.List;
@@ -15,12 +17,11 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A published plan as it is kept: what people were told (who does what when), without the reasons, which are derived
- * again with each new plan.
+ * A published plan as it is kept: what people were told (who does what when, and what that made of the dates), without the
+ * reasons, which are derived again with each new plan.
  */
-record StoredPlan(Instant madeFor, List<Told> told) {
-    private static final Score NO_SCORE = new Score(0, 0, 0, 0, 0, 0, 0, 0, 0);
-
+record StoredPlan(
+        Instant madeFor, List<Told> told, @Nullable List<ToldDate> dates) {
     /** What people were told of one piece of work. */
     record Told(
             String work,
@@ -30,6 +31,10 @@ record StoredPlan(Instant madeFor, List<Told> told) {
             List<Instant[]> at,
             List<String> crew,
             @Nullable String station) {}
+
+    /** What a date looked like in it. */
+    record ToldDate(
+            String commitment, @Nullable Instant finish, @Nullable Long marginMinutes) {}
 
     static String write(ObjectMapper json, Plan plan) {
         StoredPlan stored = new StoredPlan(
@@ -45,6 +50,12 @@ record StoredPlan(Instant madeFor, List<Told> told) {
                                         .toList(),
                                 p.crew().stream().map(PersonId::value).toList(),
                                 p.station().map(StationId::value).orElse(null)))
+                        .toList(),
+                plan.outlooks().stream()
+                        .map(o -> new ToldDate(
+                                o.commitment().value(),
+                                o.finish().orElse(null),
+                                o.margin().map(Minutes::value).orElse(null)))
                         .toList());
         try {
             return json.writeValueAsString(stored);
@@ -68,7 +79,15 @@ record StoredPlan(Instant madeFor, List<Told> told) {
                             false,
                             new Because.Nothing()))
                     .toList();
-            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), List.of(), NO_SCORE);
+            List<Plan.Outlook> dates = Optional.ofNullable(stored.dates()).orElse(List.of()).stream()
+                    .map(d -> new Plan.Outlook(
+                            new CommitmentId(d.commitment()),
+                            Optional.ofNullable(d.finish()),
+                            Optional.ofNullable(d.marginMinutes()).map(Minutes::of),
+                            List.of(),
+                            List.of()))
+                    .toList();
+            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), dates, Score.NONE);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The published plan cannot be read.", e);
         }

@@ -1,11 +1,14 @@
 package galecrest.server.plan;
 
+import galecrest.core.build.CommitmentId;
 import galecrest.core.build.Status;
 import galecrest.core.build.WorkId;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,10 +47,20 @@ final class ToldPlan {
                 now.madeFor(),
                 placed,
                 List.of(),
-                now.brokenPins(),
-                now.startedAtRisk(),
                 List.of(),
-                now.outlooks(),
-                now.score());
+                List.of(),
+                List.of(),
+                dates(shop),
+                Score.NONE);
+    }
+
+    /** Each date as it was published; one that was not is not known yet. */
+    private static List<Plan.Outlook> dates(ShopSnapshot shop) {
+        Map<CommitmentId, Plan.Outlook> told = new HashMap<>();
+        shop.published().ifPresent(p -> p.outlooks().forEach(o -> told.put(o.commitment(), o)));
+        return shop.commitments().stream()
+                .map(c -> told.getOrDefault(
+                        c.id(), new Plan.Outlook(c.id(), Optional.empty(), Optional.empty(), List.of(), List.of())))
+                .toList();
     }
 }

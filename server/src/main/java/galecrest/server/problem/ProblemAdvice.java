@@ -1,8 +1,11 @@
 package galecrest.server.problem;
 
 import galecrest.core.shop.Problem;
+import galecrest.server.NewId;
 import java.util.List;
 import java.util.Map;
+import org.postgresql.util.PSQLException;
+import org.postgresql.util.ServerErrorMessage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -21,24 +24,23 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 class ProblemAdvice extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
 
-    /** What a broken constraint of the database means to the user, by a part of the constraint's name. */
+    /** SQLSTATE of a row that refers to one that is not there. */
+    private static final String FOREIGN_KEY = "23503";
+
+    /** What a broken constraint of the database means to the user, by the constraint's name. */
     private static final Map<String, Problem> CONSTRAINTS = Map.of(
             "person_shift_person_id_day_int4range_excl",
             new Problem("shifts", "Two shifts of one day overlap."),
-            "shift_change_person_id_kind",
+            "person_shift_pkey",
+            new Problem("shifts", "Two shifts of one day overlap."),
+            "shift_change_person_id_kind_daterange_int4range_excl",
             new Problem("from", "There is leave or an extra shift at that time already."),
-            "station_closure_station_id",
+            "station_closure_station_id_daterange_excl",
             new Problem("closures", "Two closures of the station overlap."),
-            "link_first_id_then_id_type",
+            "link_first_id_then_id_type_key",
             new Problem("after", "The two are linked that way already."),
-            "stage_build_id_name",
-            new Problem("stage", "The build has a stage of that name already."),
-            "outwork_vendor_id_fkey",
-            new Problem("vendor", "Outwork still goes to this vendor; move or remove it first."),
-            "part_vendor_id_fkey",
-            new Problem("vendor", "Parts still come from this vendor; change or remove them first."),
-            "shelf_vendor_id_fkey",
-            new Problem("vendor", "Something on the shelf still comes from this vendor."));
+            "stage_build_id_name_key",
+            new Problem("stage", "The build has a stage of that name already."));
 
     @ExceptionHandler
     ProblemDetail badInput(BadInput bad) {
@@ -64,11 +66,6 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail illegal(IllegalArgumentException illegal) {
-        return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", illegal.getMessage(), List.of());
-    }
-
-    @ExceptionHandler
     ProblemDetail mismatch(MethodArgumentTypeMismatchException mismatch) {
         return detail(
                 HttpStatus.BAD_REQUEST,
@@ -79,22 +76,23 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail constraint(DataIntegrityViolationException violation) {
-        String message = String.valueOf(violation.getMostSpecificCause().getMessage());
-        for (var constraint : CONSTRAINTS.entrySet()) {
-            if (message.contains(constraint.getKey())) {
-                Problem problem = constraint.getValue();
-                return detail(
-                        HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
-            }
+        ServerErrorMessage broken = violation.getMostSpecificCause() instanceof PSQLException refused
+                ? refused.getServerErrorMessage()
+                : null;
+        String name = broken == null ? "" : String.valueOf(broken.getConstraint());
+        Problem problem = CONSTRAINTS.get(name);
+        if (problem != null) {
+            return detail(
+                    HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
         }
-        if (message.contains("insert or update on table") && message.contains("_fkey")) {
+        if (broken != null && FOREIGN_KEY.equals(broken.getSQLState())) {
             return detail(
                     HttpStatus.UNPROCESSABLE_ENTITY,
                     "That cannot be taken",
                     "Something that this belongs to is not there any more; nothing was changed.",
                     List.of());
         }
-        LOG.warn("A constraint without words for it: {}", message);
+        LOG.warn("A constraint without words for it: {}", name, violation);
         return detail(
                 HttpStatus.UNPROCESSABLE_ENTITY,
                 "That cannot be taken",
@@ -102,14 +100,18 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 List.of());
     }
 
+    /** Whatever else goes wrong is our mistake, and is found in the log by its number. */
     @ExceptionHandler
     ProblemDetail unexpected(RuntimeException failure) {
-        LOG.error("Unexpected", failure);
-        return detail(
+        String number = NewId.next();
+        LOG.error("Unexpected, number {}", number, failure);
+        ProblemDetail detail = detail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something went wrong here",
-                "It was not your input. Nothing was changed; the log says more.",
+                "It was not your input, and nothing was changed. Tell us the number " + number + ".",
                 List.of());
+        detail.setProperty("number", number);
+        return detail;
     }
 
     @Override

@@ -40,6 +40,7 @@ class ShopController {
             int bufferHours,
             TieBreak tieBreak,
             double returnWrong,
+            int stayOnMinutes,
             int version) {}
 
     record AddedStation(String id) {}

@@ -28,6 +28,7 @@ class ShopRepository {
                         row.getInt("buffer_hours"),
                         TieBreak.valueOf(row.getString("tie_break")),
                         row.getDouble("return_wrong"),
+                        row.getInt("stay_on_minutes"),
                         row.getInt("version")))
                 .optional();
     }
@@ -36,13 +37,13 @@ class ShopRepository {
     boolean save(ShopController.ShopForm form) {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
-                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong)
-                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong)
+                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)
+                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong, :stay)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
                                     car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days,
                                     frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie,
-                                    return_wrong = :wrong
+                                    return_wrong = :wrong, stay_on_minutes = :stay
                                 where shop.version = :version""")
                         .param("name", form.name().strip())
                         .param("zone", form.zone())
@@ -55,6 +56,7 @@ class ShopRepository {
                         .param("buffer", form.bufferHours())
                         .param("tie", form.tieBreak().name())
                         .param("wrong", form.returnWrong())
+                        .param("stay", form.stayOnMinutes())
                         .param("version", form.version())
                         .update()
                 > 0;

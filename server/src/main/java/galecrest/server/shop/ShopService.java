@@ -40,6 +40,7 @@ public class ShopService {
                         (int) rules.buffer().hours(),
                         rules.tieBreak(),
                         rules.returnWrong(),
+                        (int) rules.stayOn().value(),
                         0));
     }
 
@@ -69,6 +70,9 @@ public class ShopService {
         }
         if (!(form.returnWrong() >= 0 && form.returnWrong() <= 1)) {
             problems.add(new Problem("returnWrong", "A chance is between 0 and 1."));
+        }
+        if (form.stayOnMinutes() < 0 || form.stayOnMinutes() > 480) {
+            problems.add(new Problem("stayOnMinutes", "People stay on for 0 to 8 h."));
         }
         if (form.bufferHours() < 0 || form.bufferHours() > 400) {
             problems.add(new Problem("bufferHours", "Between 0 and 400 h."));
@@ -104,8 +108,11 @@ public class ShopService {
 
     @ManagerOnly
     void removeStation(String id) {
-        String name = shop.stationName(id).orElseThrow(() -> new NotThere("station"));
-        journal.change("took down the station " + name, () -> shop.deleteStation(id));
+        journal.judge(() -> {
+            String name = shop.stationName(id).orElseThrow(() -> new NotThere("station"));
+            shop.deleteStation(id);
+            return "took down the station " + name;
+        });
     }
 
     private static void check(ShopController.StationForm form) {

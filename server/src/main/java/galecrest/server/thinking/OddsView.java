@@ -1,10 +1,13 @@
 package galecrest.server.thinking;
 
+import galecrest.core.build.WorkId;
 import galecrest.core.plan.Chance;
+import galecrest.core.plan.Plan;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,7 +19,20 @@ import org.jspecify.annotations.Nullable;
  * @param harm what one more day of each thing outside does, the worst first
  */
 public record OddsView(
-        long change, Instant madeFor, int trials, List<Odds> odds, List<Harm> harm, List<Departure> departures) {
+        long change,
+        Instant madeFor,
+        int trials,
+        List<Odds> odds,
+        List<Harm> harm,
+        List<Departure> departures,
+        List<Overrun> overruns) {
+    /**
+     * A job that must not be interrupted and may run past the hours of who is to do it.
+     *
+     * @param said the same in words
+     */
+    public record Overrun(String workId, double share, String said) {}
+
     /** When outwork can truly leave, and how likely in time for the times offered; see {@link Chance.Departure}. */
     public record Departure(
             String workId,
@@ -68,8 +84,10 @@ public record OddsView(
     /** Chains are told as far as so many works. */
     private static final int MOST = 12;
 
-    static OddsView of(long change, ShopSnapshot shop, Chance chance, List<galecrest.core.plan.Harm.OfThing> harm) {
+    static OddsView of(
+            long change, ShopSnapshot shop, Plan plan, Chance chance, List<galecrest.core.plan.Harm.OfThing> harm) {
         Sentences words = new Sentences(shop);
+        Map<WorkId, Plan.Placed> placed = plan.byWork();
         return new OddsView(
                 change,
                 shop.now(),
@@ -114,6 +132,10 @@ public record OddsView(
                                 d.offered().stream()
                                         .map(o -> new InTime(o.slot().id(), o.chance()))
                                         .toList()))
+                        .toList(),
+                chance.overruns().stream()
+                        .map(o -> new Overrun(
+                                o.work().value(), o.share(), words.overrun(o, placed.get(o.work()))))
                         .toList());
     }
 }

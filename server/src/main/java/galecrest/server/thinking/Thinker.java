@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -52,14 +53,12 @@ class Thinker {
     /** A new build is planned without a date that presses it. */
     private static final Duration LONG_AWAY = Duration.ofDays(400);
 
-    private static final int TRIALS = 1000;
     private static final int RESCUE_TRIALS = 300;
     private static final int THREADS = 2;
     /** Nobody waits for the odds; whoever works meanwhile has a processor. */
     private static final int ODDS_THREADS =
             Math.max(1, Math.min(THREADS, Runtime.getRuntime().availableProcessors() - 1));
 
-    private static final long LUCK = 1;
     private static final long ENDLESS = Long.MAX_VALUE / 64;
 
     private final ThoughtRepository queue;
@@ -78,7 +77,8 @@ class Thinker {
     private long lastChange = -1;
     private long lastSeen = System.nanoTime() - REST_NANOS;
     private volatile boolean stopping;
-    private volatile boolean goOn;
+    /** Whether the present thought is still wanted; a new one for each, so that a late beat of another stops nothing. */
+    private volatile AtomicBoolean goOn = new AtomicBoolean();
 
     Thinker(ThoughtRepository queue, PlanService plans, Journal journal, JobSheetService sheets, Courtesy courtesy) {
         this.courtesy = courtesy;
@@ -98,7 +98,7 @@ class Thinker {
     @PreDestroy
     void stop() {
         stopping = true;
-        goOn = false;
+        goOn.set(false);
         thread.interrupt();
         heart.shutdownNow();
     }
@@ -148,13 +148,16 @@ class Thinker {
     private final AtomicReference<@Nullable Object> news = new AtomicReference<>();
 
     private void think(Thought thought) {
-        goOn = true;
+        AtomicBoolean wantedStill = new AtomicBoolean(!stopping);
+        goOn = wantedStill;
         news.set(null);
         var beats = heart.scheduleAtFixedRate(
                 () -> {
                     try {
                         boolean wanted = thought.kind() != Thought.Kind.CHANCE || journal.last() == thought.change();
-                        goOn = queue.beat(thought.id(), name, news.getAndSet(null)) && goOn && wanted;
+                        if (!queue.beat(thought.id(), name, news.getAndSet(null)) || !wanted) {
+                            wantedStill.set(false);
+                        }
                     } catch (RuntimeException lost) {
                         LOG.debug("A beat was lost: {}", lost.getMessage());
                     }
@@ -163,9 +166,10 @@ class Thinker {
                 BEAT_MILLIS,
                 TimeUnit.MILLISECONDS);
         try {
+            PlanService.Current now = plans.current();
             Object result =
                     switch (thought.kind()) {
-                        case CHANCE -> chance();
+                        case CHANCE -> chance(now);
                         case RESCUE -> rescue(thought);
                         case HARDER -> harder(thought);
                         case PROMISE -> promise(thought);
@@ -173,13 +177,16 @@ class Thinker {
             queue.end(
                     thought.id(),
                     name,
-                    goOn || thought.kind() == Thought.Kind.HARDER ? Thought.State.DONE : Thought.State.STOPPED,
-                    result);
+                    result != null && wantedStill.get() || thought.kind() == Thought.Kind.HARDER
+                            ? Thought.State.DONE
+                            : Thought.State.STOPPED,
+                    result,
+                    thought.kind() == Thought.Kind.CHANCE && plans.isTold(now));
         } catch (Rescue.Cancelled cancelled) {
-            queue.end(thought.id(), name, Thought.State.STOPPED, null);
+            queue.end(thought.id(), name, Thought.State.STOPPED, null, false);
         } catch (RuntimeException failure) {
             LOG.warn("{} failed", thought.kind(), failure);
-            queue.end(thought.id(), name, Thought.State.FAILED, null);
+            queue.end(thought.id(), name, Thought.State.FAILED, null, false);
         } finally {
             beats.cancel(false);
         }
@@ -194,19 +201,17 @@ class Thinker {
     /** Whether the present thought is still wanted; asked often, and people who ask for something go first. */
     private boolean goesOn() {
         courtesy.letPass();
-        return goOn;
+        return goOn.get();
     }
 
-    private @Nullable Object chance() {
-        PlanService.Current now = plans.current();
+    private @Nullable Object chance(PlanService.Current now) {
         return Simulation.of(
                         now.shop(),
                         now.plan(),
-                        now.guide(),
-                        ChanceOptions.of(TRIALS, LUCK, ODDS_THREADS),
+                        ChanceOptions.of(OddsService.TRIALS, OddsService.LUCK, ODDS_THREADS),
                         done -> goesOnAtLeisure())
                 .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOnAtLeisure)
-                        .map(h -> OddsView.of(now.change(), now.shop(), c, h)))
+                        .map(h -> OddsView.of(now.change(), now.shop(), now.plan(), c, h)))
                 .orElse(null);
     }
 
@@ -222,8 +227,7 @@ class Thinker {
         return Simulation.of(
                         tried.shop(),
                         found.plan(),
-                        found.guide(),
-                        ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
+                        ChanceOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
                         done -> goesOn())
                 .map(chance -> PromiseView.of(chance, tried.end()))
                 .orElse(null);
@@ -250,7 +254,7 @@ class Thinker {
                 now.plan(),
                 now.guide(),
                 new CommitmentId(thought.subject()),
-                ChanceOptions.of(RESCUE_TRIALS, LUCK, THREADS),
+                ChanceOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
                 progress -> {
                     if (!goesOn()) {
                         throw new Rescue.Cancelled();

@@ -8,6 +8,7 @@ import galecrest.core.rescue.Move;
 import galecrest.core.rescue.Moves;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Role;
 import galecrest.server.access.Who;
 import galecrest.server.build.JobSheetService;
 import galecrest.server.exchange.CoreJson;
@@ -52,12 +53,13 @@ class ThoughtService {
 
     @AnyHand
     Optional<OddsView> odds() {
-        return odds.latest();
+        return who.account().role() == Role.HAND ? odds.told() : odds.latest();
     }
 
+    /** What was asked for lately; it is about drafts, which hands do not see. */
     @AnyHand
     List<Thought> asked() {
-        return queue.asked();
+        return who.account().role() == Role.HAND ? List.of() : queue.asked();
     }
 
     @ManagerOnly
@@ -107,18 +109,19 @@ class ThoughtService {
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The moves cannot be read.", e);
         }
-        ShopSnapshot before = plans.current().shop();
-        ShopSnapshot after = before;
-        for (Move move : wanted) {
-            ShopSnapshot with = Moves.apply(after, move);
-            if (with.equals(after)) {
-                throw new BadInput(
-                        "index", "What this was about has changed or gone since then; try everything again.");
+        journal.judgeDraft(() -> {
+            ShopSnapshot before = plans.shopAsWritten();
+            ShopSnapshot after = before;
+            for (Move move : wanted) {
+                ShopSnapshot with = Moves.apply(after, move);
+                if (with.equals(after)) {
+                    throw new BadInput(
+                            "index", "What this was about has changed or gone since then; try everything again.");
+                }
+                after = with;
             }
-            after = with;
-        }
-        ShopSnapshot changed = after;
-        String said = String.join("; ", Moves.say(before, wanted));
-        journal.draft("tried: " + said, () -> moves.save(before, changed, wanted));
+            moves.save(before, after, wanted);
+            return "tried: " + String.join("; ", Moves.say(before, wanted));
+        });
     }
 }

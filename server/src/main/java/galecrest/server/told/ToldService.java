@@ -92,7 +92,7 @@ class ToldService {
     /** The calendar behind a link, by what was published; empty where the link is not, or no longer, known. */
     Optional<String> calendar(String token) {
         return feeds.find(token).flatMap(feed -> {
-            PlanService.Current told = plans.told();
+            PlanService.Current told = PlanService.told(plans.current());
             return name(told.shop(), feed.kind(), feed.subject())
                     .map(name -> CalendarFile.write(
                             name,

@@ -147,8 +147,10 @@ class EmptyShopTest extends ServerTest {
         ShopSnapshot shop = RandomShops.shop(7, 30);
         Answer answer = upload(MARA, "/api/snapshot", CoreJson.mapper().writeValueAsBytes(shop));
         assertThat(answer.body().toString()).isEqualTo("{}");
-        ShopSnapshot back = CoreJson.mapper()
-                .readValue(call(MARA, "GET", "/api/snapshot", null).body().toString(), ShopSnapshot.class);
+        ShopSnapshot back = SnapshotFile.read(
+                        CoreJson.mapper(), call(MARA, "GET", "/api/snapshot", null).body())
+                .shop();
+        assertThat(back.published().isPresent()).isEqualTo(shop.published().isPresent());
         assertThat(back.people()).hasSameSizeAs(shop.people());
         for (int i = 0; i < back.people().size(); i++) {
             assertThat(back.people().get(i).shifts())

@@ -44,14 +44,15 @@ class SupplyTest extends ServerTest {
         assertThat(asked.get("askedBy").asText()).isEqualTo("Bo");
         assertThat(asked.get("buildId").asText()).isEqualTo(car);
         assertThat(asked.hasNonNull("boughtAt")).isFalse();
-        call(SEF, "POST", "/api/supplies/" + id + "/bought", null);
+        call(SEF, "POST", "/api/supplies/" + id + "/bought", Map.of("bought", true));
         assertThat(of("supplies", id).get("boughtBy").asText()).isEqualTo("Sef");
-        call(SEF, "POST", "/api/supplies/" + id + "/bought", null);
+        call(SEF, "POST", "/api/supplies/" + id + "/bought", Map.of("bought", false));
         assertThat(of("supplies", id).hasNonNull("boughtAt"))
                 .as("ticked back off")
                 .isFalse();
         assertThat(call(SEF, "DELETE", "/api/supplies/" + id, null).status()).isEqualTo(204);
-        assertThat(call(SEF, "POST", "/api/supplies/" + id + "/bought", null).status())
+        assertThat(call(SEF, "POST", "/api/supplies/" + id + "/bought", Map.of("bought", true))
+                        .status())
                 .isEqualTo(404);
         undo(SEF, 3);
         undo(BO, 1);

@@ -9,6 +9,7 @@ import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.server.ServerTest;
 import galecrest.server.exchange.CoreJson;
+import galecrest.server.exchange.SnapshotFile;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -111,8 +112,9 @@ class HostileTest extends ServerTest {
 
     private void theShopIsSound() throws Exception {
         assertThat(call(MARA, "GET", "/api/board", null).status()).isEqualTo(200);
-        ShopSnapshot shop = CoreJson.mapper()
-                .treeToValue(call(MARA, "GET", "/api/snapshot", null).body(), ShopSnapshot.class);
+        ShopSnapshot shop = SnapshotFile.read(
+                        CoreJson.mapper(), call(MARA, "GET", "/api/snapshot", null).body())
+                .shop();
         assertThat(PlanAudit.violations(shop, Planner.plan(shop, PlanOptions.interactive(shop))))
                 .isEmpty();
     }

@@ -38,7 +38,8 @@ class ShopTest extends ServerTest {
         "unknownArrivalDays, 366, 365 days",
         "frozenDays, 15, 14 days",
         "bufferHours, -1, 400 h",
-        "returnWrong, 1.5, between 0 and 1"
+        "returnWrong, 1.5, between 0 and 1",
+        "stayOnMinutes, 481, 0 to 8 h"
     })
     void rulesThatMakeNoSense(String field, String value, String said) throws Exception {
         String before = record();

@@ -198,9 +198,12 @@ class ThinkingTest extends ServerTest {
                 find("commitments", "name", "Rolling road slot").path("id").asText();
         String left = "left" + System.nanoTime();
         db.sql("""
-                        insert into thought (id, kind, subject, change_id, asked_by, asked_at, state, worker, beat)
-                        values (:id, 'RESCUE', :date, 1, 'Mara', now(), 'RUNNING', 'the dead', now() - interval '1 minute')
-                        """).param("id", left).param("date", date).update();
+                        insert into thought (id, kind, subject, change_id, asked_by, asked_at, state, worker)
+                        values (:id, 'RESCUE', :date, 1, 'Mara', :now, 'RUNNING', 'the dead')""")
+                .param("id", left)
+                .param("date", date)
+                .param("now", java.sql.Timestamp.from(START))
+                .update();
         await(() -> thought(left).path("state").asText().equals("DONE"));
         assertThat(thought(left).path("rescue").path("done").asInt()).isPositive();
     }

@@ -1,0 +1,71 @@
+package galecrest.core.people;
+
+import galecrest.core.time.Shift;
+import galecrest.core.time.Span;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** When a person is in on a day: the weekly shifts and extra ones together, less the hours of leave. */
+public final class WorkingDay {
+    private WorkingDay() {}
+
+    /** Disjoint stretches in their order. */
+    public static List<Span> of(Person person, LocalDate day, ZoneId zone) {
+        List<Span> spans = new ArrayList<>();
+        for (Shift shift : person.shifts()) {
+            if (shift.day() == day.getDayOfWeek()) {
+                Shift.on(day, shift.start(), shift.end(), zone).ifPresent(spans::add);
+            }
+        }
+        changes(person, ShiftChange.Kind.EXTRA, day, zone).forEach(spans::add);
+        List<Span> in = merged(spans);
+        for (Span gone : changes(person, ShiftChange.Kind.LEAVE, day, zone)) {
+            in = without(in, gone);
+        }
+        return in;
+    }
+
+    private static List<Span> changes(Person person, ShiftChange.Kind kind, LocalDate day, ZoneId zone) {
+        return person.changes().stream()
+                .filter(c -> c.kind() == kind && c.covers(day))
+                .flatMap(c -> Shift.on(day, c.start(), c.end(), zone).stream())
+                .toList();
+    }
+
+    private static List<Span> merged(List<Span> spans) {
+        List<Span> sorted =
+                spans.stream().sorted(Comparator.comparing(Span::from)).toList();
+        List<Span> merged = new ArrayList<>();
+        for (Span span : sorted) {
+            Span last = merged.isEmpty() ? null : merged.get(merged.size() - 1);
+            if (last == null || span.from().isAfter(last.to())) {
+                merged.add(span);
+            } else {
+                Instant to = span.to().isAfter(last.to()) ? span.to() : last.to();
+                merged.set(merged.size() - 1, new Span(last.from(), to));
+            }
+        }
+        return merged;
+    }
+
+    private static List<Span> without(List<Span> spans, Span gone) {
+        List<Span> left = new ArrayList<>();
+        for (Span span : spans) {
+            if (!span.overlaps(gone)) {
+                left.add(span);
+                continue;
+            }
+            if (span.from().isBefore(gone.from())) {
+                left.add(new Span(span.from(), gone.from()));
+            }
+            if (gone.to().isBefore(span.to())) {
+                left.add(new Span(gone.to(), span.to()));
+            }
+        }
+        return left;
+    }
+}

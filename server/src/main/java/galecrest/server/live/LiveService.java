@@ -1,0 +1,203 @@
+package galecrest.server.live;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.Commitment;
+import galecrest.core.plan.PlanDifference;
+import galecrest.core.plan.Sentences;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.SessionService;
+import galecrest.server.access.Who;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.SynchronousQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Service;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells every open screen of every change within a second. Hands hear that something they may see has changed, and nothing
+ * of drafts; who has signed out, or may no longer what the session may, hears nothing more.
+ */
+@Service
+class LiveService {
+    /** So many screens of one account; a new one takes the place of the oldest. */
+    private static final int SCREENS_OF_ACCOUNT = 12;
+
+    private static final int MOST_SENDERS = 256;
+
+    private final Journal journal;
+    private final PlanService plans;
+    private final SessionService sessions;
+    private final Who who;
+    private final ConcurrentHashMap<Long, Screen> screens = new ConcurrentHashMap<>();
+    private final AtomicLong numbers = new AtomicLong();
+    private final ExecutorService senders = new ThreadPoolExecutor(
+            0, MOST_SENDERS, 30, TimeUnit.SECONDS, new SynchronousQueue<>(), work -> {
+                Thread thread = new Thread(work, "live sender");
+                thread.setDaemon(true);
+                return thread;
+            });
+    private PlanService.@Nullable Current last;
+
+    LiveService(Journal journal, PlanService plans, SessionService sessions, Who who) {
+        this.journal = journal;
+        this.plans = plans;
+        this.sessions = sessions;
+        this.who = who;
+    }
+
+    /** Opens a stream of news for the screen that asks. */
+    @AnyHand
+    SseEmitter open() {
+        SseEmitter emitter = new SseEmitter(0L);
+        Screen screen = new Screen(emitter, who.account(), who.session(), senders);
+        long number = numbers.incrementAndGet();
+        Runnable gone = () -> {
+            screens.remove(number);
+            screen.close();
+        };
+        emitter.onCompletion(gone);
+        emitter.onTimeout(gone);
+        emitter.onError(e -> gone.run());
+        makeRoom(screen.account().username());
+        screens.put(number, screen);
+        screen.tell(SseEmitter.event().name("hello").data("{}", MediaType.APPLICATION_JSON));
+        return emitter;
+    }
+
+    private void makeRoom(String username) {
+        List<Long> his = screens.entrySet().stream()
+                .filter(s -> s.getValue().account().username().equals(username))
+                .map(s -> s.getKey())
+                .sorted(Comparator.naturalOrder())
+                .toList();
+        for (int i = 0; i <= his.size() - SCREENS_OF_ACCOUNT; i++) {
+            Screen oldest = screens.remove(his.get(i));
+            if (oldest != null) {
+                oldest.close();
+            }
+        }
+    }
+
+    void close() {
+        screens.values().forEach(Screen::close);
+        screens.clear();
+        senders.shutdown();
+    }
+
+    /** A sign of life, so that a lost connection is noticed. */
+    void stillHere() {
+        dropEnded();
+        screens.values().forEach(s -> tell(s, SseEmitter.event().comment("still here")));
+    }
+
+    /** Long thinking is further, or at its end. */
+    void thought(String id) {
+        dropEnded();
+        screens.values().stream()
+                .filter(Screen::seesDrafts)
+                .forEach(s -> tell(
+                        s, SseEmitter.event().name("thought").data("\"" + id + "\"", MediaType.APPLICATION_JSON)));
+    }
+
+    /** Ends the streams of sessions that have ended. */
+    private void dropEnded() {
+        if (screens.isEmpty()) {
+            return;
+        }
+        Set<String> alive = sessions.alive(
+                screens.values().stream().map(Screen::session).collect(Collectors.toSet()));
+        screens.forEach((number, screen) -> {
+            if (!alive.contains(screen.session())) {
+                screens.remove(number);
+                screen.close();
+            }
+        });
+    }
+
+    private void tell(Screen screen, SseEmitter.SseEventBuilder event) {
+        if (!screen.tell(event)) {
+            screens.values().remove(screen);
+            screen.close();
+        }
+    }
+
+    /** Passes on what has changed since the last time; on the first time there is nothing to compare with. */
+    void changed() {
+        PlanService.Current before = last;
+        PlanService.Current now = plans.current();
+        last = now;
+        if (before == null) {
+            return;
+        }
+        List<Journal.Entry> entries = journal.after(before.change()).stream()
+                .filter(e -> e.id() <= now.change())
+                .toList();
+        dropEnded();
+        if (entries.isEmpty() || screens.isEmpty()) {
+            return;
+        }
+        PlanDifference difference = plans.since(before, now);
+        for (int i = 0; i < entries.size(); i++) {
+            Journal.Entry entry = entries.get(i);
+            boolean carries = i == entries.size() - 1;
+            LiveChange whole = new LiveChange(
+                    entry.id(),
+                    entry.at(),
+                    entry.actor(),
+                    entry.summary(),
+                    carries ? difference.moved().size() : 0,
+                    carries ? margins(difference, now) : List.of(),
+                    carries ? names(difference, now) : List.of());
+            screens.values().forEach(s -> {
+                if (s.seesDrafts()) {
+                    tell(s, event(whole));
+                } else if (!entry.draft()) {
+                    tell(s, event(whole.withoutEffects()));
+                }
+            });
+        }
+    }
+
+    private static SseEmitter.SseEventBuilder event(LiveChange change) {
+        return SseEmitter.event().name("change").data(change, MediaType.APPLICATION_JSON);
+    }
+
+    private static List<String> margins(PlanDifference difference, PlanService.Current now) {
+        return difference.margins().stream()
+                .filter(m -> m.before().isPresent() && m.after().isPresent())
+                .map(m -> {
+                    Commitment commitment = now.shop().commitments().stream()
+                            .filter(c -> c.id().equals(m.commitment()))
+                            .findFirst()
+                            .orElseThrow();
+                    String car = now.shop().builds().stream()
+                            .filter(b -> b.id().equals(commitment.build()))
+                            .map(Build::called)
+                            .findFirst()
+                            .orElse("");
+                    return car + ", " + commitment.name() + ": "
+                            + Sentences.hours(m.before().orElseThrow()) + " → "
+                            + Sentences.hours(m.after().orElseThrow());
+                })
+                .limit(4)
+                .toList();
+    }
+
+    private static List<String> names(PlanDifference difference, PlanService.Current now) {
+        return now.shop().people().stream()
+                .filter(p -> difference.toTell().contains(p.id()))
+                .map(p -> p.name())
+                .toList();
+    }
+}
