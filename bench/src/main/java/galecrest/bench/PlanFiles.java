@@ -4,12 +4,15 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.audit.Violation;
 import galecrest.core.plan.LowerBound;
+import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Planner;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.Simulation;
 import galecrest.server.exchange.CoreJson;
+import galecrest.server.exchange.SnapshotFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,15 +25,17 @@ import java.util.Locale;
  * and job-shop instances say their makespan; snapshots say their score as missing/hard/promised/rest.
  */
 final class PlanFiles {
-    private static final String USAGE = "./galecrest bench plan [--seconds S] [--seed N] FILE…";
+    private static final String USAGE = "./galecrest bench plan [--seconds S] [--seed N] [--replay] FILE…";
     private static final double SECONDS = 5;
     private static final long ENDLESS = Long.MAX_VALUE / 64;
 
     private final double seconds;
     private final long seed;
+    private final boolean replay;
     private final ObjectMapper json = CoreJson.mapper();
 
-    private PlanFiles(double seconds, long seed) {
+    private PlanFiles(double seconds, long seed, boolean replay) {
+        this.replay = replay;
         this.seconds = seconds;
         this.seed = seed;
     }
@@ -39,11 +44,13 @@ final class PlanFiles {
     static int run(List<String> args) {
         double seconds = SECONDS;
         long seed = 1;
+        boolean replay = false;
         List<Path> files = new ArrayList<>();
         try {
             for (int i = 0; i < args.size(); i++) {
                 switch (args.get(i)) {
                     case "--seconds" -> seconds = Double.parseDouble(args.get(++i));
+                    case "--replay" -> replay = true;
                     case "--seed" -> seed = Long.parseLong(args.get(++i));
                     default -> files.add(Path.of(args.get(i)));
                 }
@@ -55,7 +62,7 @@ final class PlanFiles {
             System.err.println("Say what to plan: " + USAGE);
             return 2;
         }
-        PlanFiles planner = new PlanFiles(seconds, seed);
+        PlanFiles planner = new PlanFiles(seconds, seed, replay);
         return files.stream().mapToInt(planner::plan).max().orElse(2);
     }
 
@@ -63,7 +70,11 @@ final class PlanFiles {
         try {
             String text = Files.readString(file);
             boolean snapshot = text.stripLeading().startsWith("{");
-            ShopSnapshot shop = snapshot ? json.readValue(text, ShopSnapshot.class) : Instances.read(text);
+            if (replay) {
+                return replay(file, SnapshotFile.read(json, json.readTree(text)));
+            }
+            ShopSnapshot shop =
+                    snapshot ? SnapshotFile.read(json, json.readTree(text)).shop() : Instances.read(text);
             long start = System.nanoTime();
             long end = start + (long) (seconds * 1e9);
             Plan plan = Planner.think(shop, PlanOptions.thorough(ENDLESS, seed), (s, b) -> System.nanoTime() < end)
@@ -87,6 +98,34 @@ final class PlanFiles {
             System.err.println(file + " cannot be planned: " + why);
             return 2;
         }
+    }
+
+    /** The plan and the odds that were shown when the snapshot was saved: a line a date. */
+    private static int replay(Path file, SnapshotFile snapshot) {
+        Plan plan = snapshot.plan();
+        Chance chance = Simulation.of(
+                        snapshot.shop(), plan, snapshot.luck(Runtime.getRuntime().availableProcessors()), done -> true)
+                .orElseThrow();
+        List<Violation> violations = PlanAudit.violations(snapshot.shop(), plan);
+        System.out.printf(
+                Locale.ROOT,
+                "%s %d %s audit=%s%n",
+                file.getFileName(),
+                snapshot.shop().works().size(),
+                said(plan.score()),
+                violations.isEmpty() ? "ok" : violations.size() + " violations");
+        for (int c = 0; c < plan.outlooks().size(); c++) {
+            Plan.Outlook outlook = plan.outlooks().get(c);
+            System.out.printf(
+                    Locale.ROOT,
+                    "  %s: ready %s, margin %s min, kept in %.1f %% of %d trials%n",
+                    snapshot.shop().commitments().get(c).name(),
+                    outlook.finish().map(Object::toString).orElse("never"),
+                    outlook.margin().map(m -> "" + m.value()).orElse("no"),
+                    100 * chance.odds().get(c).chance(),
+                    chance.trials());
+        }
+        return violations.isEmpty() ? 0 : 1;
     }
 
     private static String said(Score score) {

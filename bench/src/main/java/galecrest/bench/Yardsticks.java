@@ -148,7 +148,7 @@ final class Yardsticks {
         Times trials = Times.of(
                 1,
                 5,
-                round -> Simulation.of(shop, first.plan(), first.guide(), ChanceOptions.of(1000, SEED, 2), d -> true));
+                round -> Simulation.of(shop, first.plan(), ChanceOptions.of(1000, SEED, 2), d -> true));
         row(
                 "the same shop, 1,000 Monte Carlo trials",
                 "≤ 4 s on two cores",

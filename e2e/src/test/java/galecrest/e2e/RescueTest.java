@@ -40,7 +40,7 @@ class RescueTest extends BrowserTest {
     /** The odds on the date's sheet, once they are those of the record as it is. */
     private static double odds(Locator sheet) {
         assertThat(sheet)
-                .containsText(Pattern.compile("trials, reckoned for [^;]*$|reckoned for \\S+What"), patiently());
+                .containsText(Pattern.compile("trials, worked out for [^;]*$|worked out for \\S+What"), patiently());
         return percent(sheet.locator("[title^='kept in']").first().textContent());
     }
 

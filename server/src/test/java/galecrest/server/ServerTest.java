@@ -34,7 +34,13 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
  * A test against the demo shop on a real PostgreSQL. The moment is a Wednesday morning, or the one that {@code
  * GALECREST_START} says: whatever is tested must hold on any day and at any hour.
  */
-@SpringBootTest(properties = {"galecrest.start=" + ServerTest.FROM_OUTSIDE, "galecrest.parcels.watch=false"})
+@SpringBootTest(
+        properties = {
+            "galecrest.start=" + ServerTest.FROM_OUTSIDE,
+            "galecrest.parcels.watch=false",
+            // Odds after every change would take most of the time of all tests; those of odds switch it on.
+            "galecrest.live=false"
+        })
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ActiveProfiles("demo")
 public abstract class ServerTest {
@@ -49,7 +55,7 @@ public abstract class ServerTest {
     protected static final Instant START =
             Instant.parse(System.getenv().getOrDefault("GALECREST_START", "2026-11-25T07:10:00Z"));
 
-    private static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
+    protected static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
     private static final String PASSWORD = "brackwater";
 
     @Autowired

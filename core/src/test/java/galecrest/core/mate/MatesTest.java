@@ -110,6 +110,8 @@ class MatesTest {
                 "PLUG | SL 6-way male | SL 4-way sockets | DoesNotFit",
                 "VOLTAGE | 12..14.4 V | takes 10..16 V | Fits",
                 "VOLTAGE | 24 V | takes 10..16 V | NeedsAdapter",
+                "VOLTAGE | 12 V | 12..14.4 V | DoesNotFit",
+                "VOLTAGE | takes 12 V | takes 10..16 V | DoesNotFit",
                 "ENVELOPE | room 320x220x160 | part 150x300x200 | Fits",
                 "ENVELOPE | room 320x220x160 | part 150x330x200 | DoesNotFit",
                 "THREAD | M12 male | M12 male | DoesNotFit",

@@ -70,7 +70,7 @@ class AccessController {
             return account;
         }
         if (result instanceof AccountService.LockedOut locked) {
-            long minutes = Math.max(1, locked.remains().toMinutes());
+            long minutes = Math.max(1, locked.remains().plusSeconds(59).toMinutes());
             throw new BadInput(
                     "password", "Too many wrong passwords. This name is locked here for about " + minutes + " min.");
         }

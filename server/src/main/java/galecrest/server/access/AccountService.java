@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -62,7 +63,7 @@ public class AccountService {
     /** An unknown account or a wrong password; which of the two is not said. */
     public record Refused() implements SignIn {}
 
-    /** Too many failures; it can be tried again after so long. */
+    /** Too many failures; it can be tried again after so long, to the second. */
     public record LockedOut(Duration remains) implements SignIn {}
 
     /**
@@ -78,7 +79,7 @@ public class AccountService {
         Instant now = clock.instant();
         SignInRepository.Attempts attempts =
                 signIns.count(name, address, FAILURES_TO_LOCK, now, now.minus(LOCKED));
-        LockedOut locked = new LockedOut(Duration.between(now, attempts.since().plus(LOCKED)));
+        LockedOut locked = new LockedOut(Duration.between(now, attempts.since().plus(LOCKED)).truncatedTo(ChronoUnit.SECONDS));
         boolean crowded = attempts.address() > FAILURES_OF_ADDRESS || attempts.account() > FAILURES_OF_ACCOUNT;
         if (attempts.here() > FAILURES_TO_LOCK || crowded && !signIns.knows(name, address)) {
             return locked;

@@ -1,38 +1,24 @@
 package galecrest.server.access;
 
-import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 
-/** The open sessions, in the tables of Spring Session: whatever instance a session was begun on, it ends on all. */
+/** The open sessions: whatever instance one was begun on, it ends on all. */
 @Service
 public class SessionService {
-    private final JdbcClient db;
+    private final OpenSessionRepository sessions;
 
-    SessionService(JdbcClient db) {
-        this.db = db;
+    SessionService(OpenSessionRepository sessions) {
+        this.sessions = sessions;
     }
 
     /** Ends all sessions of an account but perhaps one. */
     void end(String username, String except) {
-        db.sql("delete from spring_session where principal_name = :username and session_id <> :except")
-                .param("username", username)
-                .param("except", except)
-                .update();
+        sessions.end(username, except);
     }
 
     /** Those of some sessions in which somebody is still signed in. */
-    public Set<String> alive(Set<String> sessions) {
-        if (sessions.isEmpty()) {
-            return Set.of();
-        }
-        return new TreeSet<>(db.sql("""
-                        select session_id from spring_session
-                        where session_id in (:sessions) and principal_name is not null""")
-                .param("sessions", List.copyOf(sessions))
-                .query(String.class)
-                .list());
+    public Set<String> alive(Set<String> some) {
+        return sessions.alive(some);
     }
 }

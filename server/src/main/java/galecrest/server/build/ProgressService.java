@@ -7,6 +7,7 @@ import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.StationId;
 import galecrest.server.access.AnyHand;
@@ -18,6 +19,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
@@ -61,14 +63,23 @@ public class ProgressService {
             if (!head.kind().equals("JOB") || head.status().equals("DONE")) {
                 throw new BadInput("start", head.name() + " cannot be started: it is done, or nothing the shop does.");
             }
-            if (head.status().equals("STARTED")) {
-                throw new BadInput("start", head.name() + " is being worked on already.");
-            }
             ShopSnapshot shop = plans.shopAsWritten();
+            job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> {
+                String on = job.started().orElseThrow().by().stream()
+                        .map(new Sentences(shop)::person)
+                        .collect(Collectors.joining(" and "));
+                throw new BadInput("start", on + (job.started().get().by().size() > 1 ? " are" : " is") + " on "
+                        + head.name() + " already.");
+            });
             goingOnWith(shop, by).forEach(job -> pause(shop, job));
             works.start(id, clock.instant(), by, station);
             return "started " + head.name();
         });
+    }
+
+    /** Whether somebody is on it; a job that was paused has been started, and waits. */
+    private static boolean goesOn(Job job) {
+        return job.started().isPresent() && !job.started().get().by().isEmpty();
     }
 
     private static List<Job> goingOnWith(ShopSnapshot shop, List<String> people) {
@@ -84,10 +95,11 @@ public class ProgressService {
     void pause(String id) {
         journal.judge(() -> {
             WorkRepository.Head head = works.mustBe(id);
-            Job job = job(plans.shopAsWritten(), id)
-                    .filter(j -> head.status().equals("STARTED"))
-                    .orElseThrow(() -> new BadInput("pause", head.name() + " has not been started, or is done."));
-            pause(plans.shopAsWritten(), job);
+            ShopSnapshot shop = plans.shopAsWritten();
+            Job job = job(shop, id)
+                    .filter(ProgressService::goesOn)
+                    .orElseThrow(() -> new BadInput("pause", "Nobody is on " + head.name() + "."));
+            pause(shop, job);
             return "paused " + head.name();
         });
     }
@@ -144,7 +156,7 @@ public class ProgressService {
                 throw new BadInput("note", head.name() + " is done already.");
             }
             ShopSnapshot shop = plans.shopAsWritten();
-            Optional<Job> going = job(shop, id).filter(j -> head.status().equals("STARTED"));
+            Optional<Job> going = job(shop, id).filter(ProgressService::goesOn);
             works.hold(id, form);
             going.ifPresent(job -> pause(shop, job));
             return "held " + head.name() + ": " + form.reason().name() + ", " + form.note();

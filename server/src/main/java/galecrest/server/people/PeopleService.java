@@ -51,8 +51,11 @@ class PeopleService {
     }
 
     void remove(String id) {
-        String name = nameOf(id);
-        journal.change("took " + name + " off the list", () -> people.delete(id));
+        journal.judge(() -> {
+            String name = nameOf(id);
+            people.delete(id);
+            return "took " + name + " off the list";
+        });
     }
 
     String addShiftChange(String person, PeopleController.ShiftChangeForm form) {

@@ -185,8 +185,10 @@ class Thinker {
         } catch (Rescue.Cancelled cancelled) {
             queue.end(thought.id(), name, Thought.State.STOPPED, null, false);
         } catch (RuntimeException failure) {
-            LOG.warn("{} failed", thought.kind(), failure);
-            queue.end(thought.id(), name, Thought.State.FAILED, null, false);
+            if (!stopping) {
+                LOG.warn("{} failed", thought.kind(), failure);
+                queue.end(thought.id(), name, Thought.State.FAILED, null, false);
+            }
         } finally {
             beats.cancel(false);
         }

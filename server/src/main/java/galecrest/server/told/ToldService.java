@@ -64,9 +64,13 @@ class ToldService {
 
     @ManagerOnly
     void removeFeed(String token) {
-        FeedRepository.Feed feed = feeds.find(token).orElseThrow(() -> new NotThere("calendar link"));
-        String name = name(plans.current().shop(), feed.kind(), feed.subject()).orElse("somebody gone");
-        journal.change("revoked a calendar link for " + name, () -> feeds.delete(token));
+        ShopSnapshot shop = plans.current().shop();
+        journal.judge(() -> {
+            FeedRepository.Feed feed = feeds.find(token).orElseThrow(() -> new NotThere("calendar link"));
+            feeds.delete(token);
+            return "revoked a calendar link for "
+                    + name(shop, feed.kind(), feed.subject()).orElse("somebody gone");
+        });
     }
 
     private static Optional<String> name(ShopSnapshot shop, FeedRepository.Kind kind, String subject) {

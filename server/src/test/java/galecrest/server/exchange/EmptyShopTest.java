@@ -19,6 +19,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
@@ -144,13 +145,19 @@ class EmptyShopTest extends ServerTest {
     @Test
     @Order(4)
     void aSnapshotFillsTheEmptyShopAndComesOutAgain() throws Exception {
-        ShopSnapshot shop = RandomShops.shop(7, 30);
+        ShopSnapshot shop = LongStream.iterate(3, seed -> seed + 3)
+                .mapToObj(seed -> RandomShops.shop(seed, 30))
+                .filter(s -> s.parts().stream()
+                        .allMatch(p -> p.vendor().map(v -> s.vendor(v).isPresent()).orElse(true)))
+                .findFirst()
+                .orElseThrow();
         Answer answer = upload(MARA, "/api/snapshot", CoreJson.mapper().writeValueAsBytes(shop));
         assertThat(answer.body().toString()).isEqualTo("{}");
         ShopSnapshot back = SnapshotFile.read(
                         CoreJson.mapper(), call(MARA, "GET", "/api/snapshot", null).body())
                 .shop();
-        assertThat(back.published().isPresent()).isEqualTo(shop.published().isPresent());
+        assertThat(back.published().orElseThrow().byWork().keySet())
+                .isEqualTo(shop.published().orElseThrow().byWork().keySet());
         assertThat(back.people()).hasSameSizeAs(shop.people());
         for (int i = 0; i < back.people().size(); i++) {
             assertThat(back.people().get(i).shifts())

@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import galecrest.server.ServerTest;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -335,11 +337,21 @@ class DeskTest extends ServerTest {
         assertThat(record()).isEqualTo(before);
     }
 
-    /** Eight working days by the list, the one on which it is ordered not counted. */
+    /** Eight of the vendor's working days by its list, after the one whose closing time is still to come. */
     @Test
     void aPartOnAPriceListComesAsIfItWereOrderedNow() throws Exception {
-        assertThat(find("parts", "name", "studded tyres, 8").get("expected").asText())
-                .startsWith(workday(8) + "T");
+        JsonNode tyres = find("parts", "name", "studded tyres, 8");
+        Map<Integer, LocalTime> closes = new HashMap<>();
+        find("vendors", "id", tyres.get("vendorId").asText())
+                .get("hours")
+                .forEach(h -> closes.merge(
+                        h.get("day").asInt(), LocalTime.parse(h.get("end").asText()), (a, b) -> a.isAfter(b) ? a : b));
+        LocalDate day = LocalDate.parse(day(0));
+        boolean over = START.atZone(ZONE).toLocalTime().isAfter(closes.getOrDefault(day.getDayOfWeek().getValue(), LocalTime.MIN));
+        for (int left = over ? 9 : 8; left > 0; left -= closes.containsKey(day.getDayOfWeek().getValue()) ? 1 : 0) {
+            day = day.plusDays(1);
+        }
+        assertThat(tyres.get("expected").asText()).startsWith(day + "T");
     }
 
     @Test

@@ -14,8 +14,10 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.context.TestPropertySource;
 
 /** Long thinking over HTTP: odds after a change, rescue tried and dropped, harder search stopped, work left by the dead. */
+@TestPropertySource(properties = "galecrest.live=true")
 class ThinkingTest extends ServerTest {
     private static final int PATIENCE_SECONDS = 40;
 

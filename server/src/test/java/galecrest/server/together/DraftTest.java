@@ -1,0 +1,161 @@
+package galecrest.server.together;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import galecrest.server.Visitor;
+import java.io.BufferedReader;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+
+/** A draft is seen by nobody but manager and lead; a stream tells only who is still signed in. */
+class DraftTest extends TogetherTest {
+    private static final int PATIENCE_SECONDS = 30;
+
+    private static Queue<String> listen(Visitor visitor) throws Exception {
+        Queue<String> heard = new ConcurrentLinkedQueue<>();
+        InputStream stream = visitor.stream("/api/live").body();
+        Thread reader = new Thread(() -> new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8))
+                .lines()
+                .forEach(heard::add));
+        reader.setDaemon(true);
+        reader.start();
+        await(() -> heard.contains("event:hello"));
+        return heard;
+    }
+
+    private static void await(BooleanSupplier ready) throws InterruptedException {
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+        while (!ready.getAsBoolean()) {
+            assertThat(System.nanoTime()).as("patience").isLessThan(until);
+            Thread.sleep(20);
+        }
+    }
+
+    private static boolean hears(Queue<String> heard, String what) {
+        return heard.stream().anyMatch(l -> l.contains(what));
+    }
+
+    private JsonNode board(Visitor visitor) throws Exception {
+        return json.readTree(visitor.send("GET", "/api/board", null).body());
+    }
+
+    /** What somebody sees of the dates of the shop. */
+    private static String dates(JsonNode board) {
+        StringBuilder dates = new StringBuilder();
+        board.path("commitments")
+                .forEach(c -> dates.append(c.path("name").asText())
+                        .append(c.path("marginMinutes"))
+                        .append(c.path("finish"))
+                        .append('\n'));
+        return dates.toString();
+    }
+
+    @Test
+    void aPinIsSeenByNobodyBeforeItIsPublished() throws Exception {
+        Visitor mara = visitor("mara");
+        Visitor bo = visitor("bo");
+        mara.send("POST", "/api/plan/publish", null);
+        Queue<String> boHears = listen(bo);
+        Queue<String> maraHears = listen(mara);
+        JsonNode whole = board(mara);
+        JsonNode date = StreamSupport.stream(whole.path("commitments").spliterator(), false)
+                .filter(c -> !c.path("chain").isEmpty())
+                .findFirst()
+                .orElseThrow();
+        String link = json.readTree(mara.send(
+                                "POST",
+                                "/api/builds/" + date.path("buildId").asText() + "/customer-links",
+                                Map.of("days", 30, "money", false))
+                        .body())
+                .path("path")
+                .asText()
+                .substring(3);
+        String handBefore = dates(board(bo));
+        assertThat(handBefore).contains(date.path("name").asText());
+        String customerBefore = json.readTree(
+                        stranger().send("GET", "/api/customer/" + link, null).body())
+                .path("dates")
+                .toString();
+        String work = date.path("chain").get(0).asText();
+        assertThat(mara.send("POST", "/api/pins", Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(60, "09:00")))
+                        .statusCode())
+                .isEqualTo(200);
+        await(() -> hears(maraHears, "pinned"));
+        JsonNode hers = board(mara);
+        assertThat(dates(hers)).as("the draft does something").isNotEqualTo(dates(whole));
+        JsonNode his = board(bo);
+        assertThat(dates(his)).isEqualTo(handBefore);
+        assertThat(his.path("pins")).isEmpty();
+        assertThat(his.path("draft").path("toTell")).isEmpty();
+        assertThat(his.path("works").toString()).doesNotContain(at(60, "09:00"));
+        assertThat(bo.send("GET", "/api/journal", null).body()).doesNotContain("pinned");
+        assertThat(mara.send("GET", "/api/journal", null).body()).contains("pinned");
+        assertThat(json.readTree(stranger().send("GET", "/api/customer/" + link, null).body())
+                        .path("dates")
+                        .toString())
+                .isEqualTo(customerBefore);
+        mara.send("POST", "/api/plan/discard", null);
+        await(() -> hears(maraHears, "dropped the draft"));
+        mara.send("POST", "/api/supplies", Map.of("name", "zip ties", "quantity", "1", "boughtFrom", ""));
+        await(() -> hears(boHears, "zip ties"));
+        assertThat(hears(boHears, "pinned")).isFalse();
+        assertThat(hears(boHears, "dropped the draft")).isFalse();
+        assertThat(bo.send("GET", "/api/journal", null).body()).doesNotContain("dropped the draft");
+        boHears.stream()
+                .filter(l -> l.startsWith("data:{\"change\""))
+                .forEach(l -> assertThat(l)
+                        .contains("\"moved\":0")
+                        .contains("\"margins\":[]")
+                        .contains("\"toTell\":[]"));
+    }
+
+    @Test
+    void afterLogOutNothingMoreIsDelivered() throws Exception {
+        Visitor bo = visitor("bo");
+        Visitor mara = visitor("mara");
+        Queue<String> boHears = listen(bo);
+        Queue<String> maraHears = listen(mara);
+        assertThat(bo.send("POST", "/api/logout", null).statusCode()).isEqualTo(204);
+        mara.send("POST", "/api/supplies", Map.of("name", "wheel paint", "quantity", "1", "boughtFrom", ""));
+        await(() -> hears(maraHears, "wheel paint"));
+        // What comes later comes after; so whoever was to hear the first has heard it by the second.
+        mara.send("POST", "/api/supplies", Map.of("name", "chalk", "quantity", "1", "boughtFrom", ""));
+        await(() -> hears(maraHears, "chalk"));
+        assertThat(hears(boHears, "wheel paint")).isFalse();
+        assertThat(hears(boHears, "chalk")).isFalse();
+    }
+
+    /** Three screens that take nothing in; a fourth hears of everything all the same, and at once. */
+    @Test
+    void whoDoesNotListenDelaysNobody() throws Exception {
+        Visitor mara = visitor("mara");
+        List<Socket> deaf = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            deaf.add(visitor("bo").deaf("/api/live"));
+        }
+        Queue<String> heard = listen(mara);
+        // Several times what the network holds for a socket that is not read.
+        String bulky = "x".repeat(200_000);
+        for (int i = 0; i < 25; i++) {
+            mara.send("POST", "/api/supplies", Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""));
+            String one = "asked for " + i + "x";
+            await(() -> hears(heard, one));
+        }
+        for (Socket socket : deaf) {
+            socket.close();
+        }
+        amend("delete from supply where length(name) > 1000");
+    }
+}
