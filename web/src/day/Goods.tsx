@@ -46,10 +46,12 @@ export function Goods() {
               description={s.boughtFrom}
               onChange={() =>
                 void send(() =>
-                  dataOf(client.POST('/api/supplies/{id}/bought', {
+                  dataOf(
+                    client.POST('/api/supplies/{id}/bought', {
                       params: { path: { id: s.id } },
                       body: { bought: !s.boughtAt },
-                    })),
+                    }),
+                  ),
                 )
               }
             />

@@ -74,10 +74,12 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyView'][] }) {
                 label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
                 onChange={() =>
                   void send(() =>
-                    dataOf(client.POST('/api/supplies/{id}/bought', {
-                      params: { path: { id: s.id } },
-                      body: { bought: !s.boughtAt },
-                    })),
+                    dataOf(
+                      client.POST('/api/supplies/{id}/bought', {
+                        params: { path: { id: s.id } },
+                        body: { bought: !s.boughtAt },
+                      }),
+                    ),
                   )
                 }
               />

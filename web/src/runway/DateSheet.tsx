@@ -56,9 +56,7 @@ export function DateSheet({
           <Spread date={date} odds={odds} now={board.now} zone={board.zone} />
           <div style={{ flex: 1, minWidth: 240 }}>
             <OddsMark chance={odds.chance} size="large" />{' '}
-            <span className="soft small">
-              ± {Math.max(0.1, Math.round(odds.error * 1000) / 10)} %
-            </span>
+            <span className="soft small">± {Math.max(0.1, Math.round(odds.error * 1000) / 10)} %</span>
             <div className="soft small" style={{ marginTop: 6 }}>
               what moves it most
             </div>

@@ -3,8 +3,8 @@ package galecrest.bench;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.audit.Violation;
-import galecrest.core.plan.LowerBound;
 import galecrest.core.plan.Chance;
+import galecrest.core.plan.LowerBound;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Planner;
@@ -104,7 +104,10 @@ final class PlanFiles {
     private static int replay(Path file, SnapshotFile snapshot) {
         Plan plan = snapshot.plan();
         Chance chance = Simulation.of(
-                        snapshot.shop(), plan, snapshot.luck(Runtime.getRuntime().availableProcessors()), done -> true)
+                        snapshot.shop(),
+                        plan,
+                        snapshot.luck(Runtime.getRuntime().availableProcessors()),
+                        done -> true)
                 .orElseThrow();
         List<Violation> violations = PlanAudit.violations(snapshot.shop(), plan);
         System.out.printf(

@@ -145,10 +145,8 @@ final class Yardsticks {
                 size + ": one edit to a new plan, in process",
                 "median ≤ 150 ms",
                 String.format(Locale.ROOT, "median %.0f ms, p95 %.0f ms", edits.median(), edits.p95()));
-        Times trials = Times.of(
-                1,
-                5,
-                round -> Simulation.of(shop, first.plan(), ChanceOptions.of(1000, SEED, 2), d -> true));
+        Times trials =
+                Times.of(1, 5, round -> Simulation.of(shop, first.plan(), ChanceOptions.of(1000, SEED, 2), d -> true));
         row(
                 "the same shop, 1,000 Monte Carlo trials",
                 "≤ 4 s on two cores",

@@ -28,6 +28,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
@@ -51,7 +52,7 @@ class WholeTest {
     private static final int PLACES = 50;
 
     private final ObjectMapper json = new ObjectMapper();
-    private final Set<String> answered = new HashSet<>();
+    private final Set<String> answered = ConcurrentHashMap.newKeySet();
     private @Nullable Process server;
     private int port;
     private HttpClient client = HttpClient.newHttpClient();
@@ -67,7 +68,9 @@ class WholeTest {
 
     private static Connection connect(String database) throws SQLException {
         return DriverManager.getConnection(
-                url(database), System.getenv("SPRING_DATASOURCE_USERNAME"), System.getenv("SPRING_DATASOURCE_PASSWORD"));
+                url(database),
+                System.getenv("SPRING_DATASOURCE_USERNAME"),
+                System.getenv("SPRING_DATASOURCE_PASSWORD"));
     }
 
     @BeforeAll
@@ -187,9 +190,10 @@ class WholeTest {
     }
 
     private void allAnsweredIsThere() throws Exception {
+        Set<String> before = Set.copyOf(answered);
         Set<String> there = new HashSet<>();
         board().path("works").forEach(w -> there.add(w.path("name").asText()));
-        assertThat(there).containsAll(answered);
+        assertThat(there).containsAll(before);
     }
 
     @Test
@@ -197,7 +201,7 @@ class WholeTest {
     void whatWasAnsweredIsThereAfterTheServerWasKilled() throws Exception {
         start();
         String car = board().path("cars").get(0).path("id").asText();
-        for (int round = 0; round < 3; round++) {
+        for (int round = 0; round < 2; round++) {
             int before = answered.size();
             Thread writer = writer("Round " + round + " job", car);
             await(() -> answered.size() >= before + 10);
@@ -206,7 +210,7 @@ class WholeTest {
             start();
             allAnsweredIsThere();
         }
-        assertThat(answered.size()).isGreaterThanOrEqualTo(30);
+        assertThat(answered.size()).isGreaterThanOrEqualTo(20);
     }
 
     @Test

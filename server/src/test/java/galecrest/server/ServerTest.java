@@ -14,8 +14,8 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.StreamSupport;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -68,7 +68,6 @@ public abstract class ServerTest {
     @Value("${spring.datasource.url}")
     private String database;
 
-
     /** The day so many days after the first of the test, as forms take it. */
     protected static String day(int later) {
         return START.atZone(ZONE).toLocalDate().plusDays(later).toString();
@@ -114,15 +113,14 @@ public abstract class ServerTest {
 
     /** A session of its own for the account; the tests that follow use it. */
     protected Cookie signIn(Account account) throws Exception {
-            Cookie known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
-                            .with(csrf())
-                            .contentType(MediaType.APPLICATION_JSON)
-                            .content(json.writeValueAsString(
-                                    Map.of("username", account.username(), "password", PASSWORD))))
-                    .andReturn()
-                    .getResponse()
-                    .getCookie("SESSION");
-            SESSIONS.put(database + " " + account.username(), known);
+        Cookie known = mvc.perform(MockMvcRequestBuilders.post("/api/login")
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(json.writeValueAsString(Map.of("username", account.username(), "password", PASSWORD))))
+                .andReturn()
+                .getResponse()
+                .getCookie("SESSION");
+        SESSIONS.put(database + " " + account.username(), known);
         return known;
     }
 

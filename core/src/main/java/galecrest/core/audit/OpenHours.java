@@ -22,8 +22,7 @@ final class OpenHours {
     private final TreeMap<Long, Long> open = new TreeMap<>();
 
     /** Weekly hours alone, on all days from the first to the last but the closed ones. */
-    static OpenHours weekly(
-            List<Shift> shifts, List<Closure> closures, ZoneId zone, LocalDate first, LocalDate last) {
+    static OpenHours weekly(List<Shift> shifts, List<Closure> closures, ZoneId zone, LocalDate first, LocalDate last) {
         OpenHours hours = new OpenHours();
         for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
             for (Shift shift : shifts) {

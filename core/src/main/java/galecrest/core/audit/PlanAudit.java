@@ -53,6 +53,7 @@ public final class PlanAudit {
     private final OpenHours shopHours = new OpenHours();
     /** The hours of all weekly shifts, in which margins are measured. */
     private final OpenHours regularHours = new OpenHours();
+
     private final Set<PinId> broken = new HashSet<>();
     private final long now;
 

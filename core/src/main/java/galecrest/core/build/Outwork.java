@@ -56,8 +56,7 @@ public record Outwork(
         return with(other, turnaround, notBefore, away);
     }
 
-    private Outwork with(
-            Optional<Span> booked, Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
+    private Outwork with(Optional<Span> booked, Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
         return new Outwork(
                 id,
                 build,

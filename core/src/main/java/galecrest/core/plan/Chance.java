@@ -15,8 +15,7 @@ import java.util.Optional;
  * @param departures of outwork that has not left and is booked for a time, or whose vendor offers times
  * @param overruns jobs that run past their crew's hours, the most often first; below 2 % left out
  */
-public record Chance(
-        int trials, long seed, List<Odds> odds, List<Departure> departures, List<Overrun> overruns) {
+public record Chance(int trials, long seed, List<Odds> odds, List<Departure> departures, List<Overrun> overruns) {
     public Chance {
         odds = List.copyOf(odds);
         departures = List.copyOf(departures);

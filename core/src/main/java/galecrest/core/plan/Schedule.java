@@ -346,9 +346,7 @@ final class Schedule {
         Crew[] only = {crew[node]};
         int[] at = {station[node]};
         jobs.best(job, slots, only, at, waits ? bound(model.before[node][arc]) : from, 0);
-        if (jobs.bestCrew == null
-                && job.oneGo()
-                && stayOn.find(job, slots, only[0], at[0], from, 0, model.slots)) {
+        if (jobs.bestCrew == null && job.oneGo() && stayOn.find(job, slots, only[0], at[0], from, 0, model.slots)) {
             overran[node] = true;
             jobs.keep(only[0], at[0], stayOn.start, stayOn.end);
         }

@@ -79,7 +79,9 @@ final class Scorer {
     /** The weighted lateness of a commitment that is finished at a slot. */
     double lateness(int commitment, int finish) {
         Date date = dates[commitment];
-        return finish > Math.max(date.due, 0) ? -date.weight * SLOT_HOURS * model.calendars.margin(finish, date.due) : 0;
+        return finish > Math.max(date.due, 0)
+                ? -date.weight * SLOT_HOURS * model.calendars.margin(finish, date.due)
+                : 0;
     }
 
     /** The builds with a date that the schedule has late. */

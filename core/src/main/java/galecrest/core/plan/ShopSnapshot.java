@@ -81,19 +81,7 @@ public record ShopSnapshot(
 
     public ShopSnapshot withRules(HouseRules other) {
         return new ShopSnapshot(
-                zone,
-                now,
-                people,
-                stations,
-                vendors,
-                builds,
-                works,
-                links,
-                parts,
-                commitments,
-                pins,
-                other,
-                published);
+                zone, now, people, stations, vendors, builds, works, links, parts, commitments, pins, other, published);
     }
 
     /** The same shop at another moment. */

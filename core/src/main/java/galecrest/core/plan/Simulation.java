@@ -72,8 +72,7 @@ public final class Simulation {
      * @param plan that is replayed: it is taken as it is, however it came about
      * @param goOn told how many trials are done; the result is empty where it says no
      */
-    public static Optional<Chance> of(
-            ShopSnapshot shop, Plan plan, ChanceOptions options, IntPredicate goOn) {
+    public static Optional<Chance> of(ShopSnapshot shop, Plan plan, ChanceOptions options, IntPredicate goOn) {
         return new Simulation(shop, plan, options).run(goOn);
     }
 

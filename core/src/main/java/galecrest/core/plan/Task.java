@@ -90,7 +90,18 @@ sealed interface Task {
         /** The same that does not come to the time it was booked for. */
         TripTask queueing() {
             return new TripTask(
-                    build, wholeCar, out, home, inspection, vendor, Model.NO_SLOT, 0, away, awaySince, exactly, vendorName);
+                    build,
+                    wholeCar,
+                    out,
+                    home,
+                    inspection,
+                    vendor,
+                    Model.NO_SLOT,
+                    0,
+                    away,
+                    awaySince,
+                    exactly,
+                    vendorName);
         }
     }
 

@@ -55,11 +55,22 @@ public record HouseRules(
     }
 
     public static HouseRules defaults() {
-        return new HouseRules(4.0, 2.0, 0.2, 0.1, Duration.ofDays(14), 1, Minutes.of(480), TieBreak.NEAREST_DATE, 0.05, Minutes.of(120));
+        return new HouseRules(
+                4.0,
+                2.0,
+                0.2,
+                0.1,
+                Duration.ofDays(14),
+                1,
+                Minutes.of(480),
+                TieBreak.NEAREST_DATE,
+                0.05,
+                Minutes.of(120));
     }
 
     /** Only the dates count: no weights, nothing frozen, nothing in hand. */
     public static HouseRules datesOnly() {
-        return new HouseRules(0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE, 0, Minutes.of(120));
+        return new HouseRules(
+                0, 0, 0, 0, Duration.ofDays(14), 0, Minutes.ZERO, TieBreak.NEAREST_DATE, 0, Minutes.of(120));
     }
 }

@@ -67,8 +67,7 @@ class ChanceTest {
 
     private static Chance chance(ShopSnapshot shop, ChanceOptions options) {
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        return Simulation.of(shop, thought.plan(), options, done -> true)
-                .orElseThrow();
+        return Simulation.of(shop, thought.plan(), options, done -> true).orElseThrow();
     }
 
     private static double hours(ShopSnapshot shop, Optional<Instant> at) {
@@ -263,8 +262,7 @@ class ChanceTest {
                         ? (Work) ((Job) w)
                                 .withCrew(
                                         ((Job) w).crew(),
-                                        Estimate.ofMinutes(
-                                                low, ((Job) w).toDo().value(), high))
+                                        Estimate.ofMinutes(low, ((Job) w).toDo().value(), high))
                         : w)
                 .toList());
         ChanceOptions uniform = new ChanceOptions(TRIALS, 5, 2, (u, l, likely, h) -> l + u * (h - l));

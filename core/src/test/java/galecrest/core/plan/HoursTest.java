@@ -74,8 +74,7 @@ class HoursTest {
                         "car",
                         480,
                         "fit",
-                        Shops.JobShape.cures(
-                                Duration.ofHours(10), galecrest.core.build.CureLock.WHOLE_CAR))
+                        Shops.JobShape.cures(Duration.ofHours(10), galecrest.core.build.CureLock.WHOLE_CAR))
                 .due("test", "car", shops.instant(0, 20, 0));
         assertThat(plan(shops.snapshot()).outlooks().get(0).late()).isTrue();
     }
@@ -88,8 +87,7 @@ class HoursTest {
                 .job("bond", "car", 240, "fit", Shops.JobShape.bench().and(Shops.JobShape.inOneGo()));
         ShopSnapshot plain = shops.due("test", "car", shops.instant(2, 16, 0)).snapshot();
         ShopSnapshot shop = plain.withWorks(List.of((Work) ((Job) plain.works().get(0))
-                .withCrew(
-                        ((Job) plain.works().get(0)).crew(), Estimate.ofMinutes(240, 240, 360))));
+                .withCrew(((Job) plain.works().get(0)).crew(), Estimate.ofMinutes(240, 240, 360))));
         assertThat(placed(plan(shop), "bond").crew()).containsExactly(new PersonId("kit"));
     }
 }

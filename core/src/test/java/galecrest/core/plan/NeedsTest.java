@@ -96,12 +96,17 @@ class NeedsTest {
                 ShopSnapshot then = comes(shop, need.part(), need.neededAt());
                 boolean paired = shop.parts().stream()
                         .anyMatch(p -> p.pairedWith().isPresent()
-                                && (p.id().equals(need.part()) || p.pairedWith().get().equals(need.part())));
-                if (paired || then.equals(shop) || need.neededAt().isAfter(shop.now().plusSeconds(FAR))) {
+                                && (p.id().equals(need.part())
+                                        || p.pairedWith().get().equals(need.part())));
+                if (paired
+                        || then.equals(shop)
+                        || need.neededAt().isAfter(shop.now().plusSeconds(FAR))) {
                     continue;
                 }
                 tried++;
-                assertThat(late(shop, thought.plan(), then)).as("%s in %d", need, seed).isZero();
+                assertThat(late(shop, thought.plan(), then))
+                        .as("%s in %d", need, seed)
+                        .isZero();
                 ShopSnapshot later = comes(shop, need.part(), need.neededAt().plusSeconds(4 * 86_400));
                 harmed += late(shop, thought.plan(), later) > 0 ? 1 : 0;
             }
@@ -115,8 +120,7 @@ class NeedsTest {
         Plan plan = Planner.plan(shop, PlanOptions.once());
         Set<WorkId> planned = plan.byWork().keySet();
         return shop.withCommitments(shop.builds().stream()
-                .filter(b -> shop.works().stream()
-                        .anyMatch(w -> w.build().equals(b.id()) && planned.contains(w.id())))
+                .filter(b -> shop.works().stream().anyMatch(w -> w.build().equals(b.id()) && planned.contains(w.id())))
                 .map(b -> new Commitment(
                         new CommitmentId("all " + b.id()),
                         b.id(),
@@ -153,7 +157,8 @@ class NeedsTest {
 
     /** How many dates the plan, replayed in the other shop, has later than they are due and than it had them. */
     private static long late(ShopSnapshot shop, Plan plan, ShopSnapshot other) {
-        Chance chance = Simulation.of(other, plan, new ChanceOptions(1, 1, 1, (u, low, likely, high) -> likely), d -> true)
+        Chance chance = Simulation.of(
+                        other, plan, new ChanceOptions(1, 1, 1, (u, low, likely, high) -> likely), d -> true)
                 .orElseThrow();
         long late = 0;
         for (int c = 0; c < shop.commitments().size(); c++) {
@@ -162,7 +167,8 @@ class NeedsTest {
             boolean worse = planned.isPresent()
                     && (finish.isEmpty()
                             || finish.get().isAfter(planned.get())
-                                    && finish.get().isAfter(shop.commitments().get(c).due()));
+                                    && finish.get()
+                                            .isAfter(shop.commitments().get(c).due()));
             late += worse ? 1 : 0;
         }
         return late;

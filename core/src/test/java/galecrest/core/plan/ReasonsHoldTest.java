@@ -122,8 +122,8 @@ class ReasonsHoldTest {
             return outwork.vendor().equals(b.vendor())
                     && !p.start().plus(outwork.transportOut()).isBefore(b.opens())
                     && vendor.hours().stream()
-                            .anyMatch(s -> s.day() == opens.getDayOfWeek()
-                                    && s.start().equals(opens.toLocalTime()));
+                            .anyMatch(s ->
+                                    s.day() == opens.getDayOfWeek() && s.start().equals(opens.toLocalTime()));
         } else if (because instanceof Because.Slot b) {
             return ((Outwork) work).slot().orElseThrow().from().equals(b.from());
         } else if (because instanceof Because.Held b) {

@@ -72,7 +72,14 @@ class ReplayTest {
                 changes.add(ShiftChange.leave(day, day.plusDays(1), "ill"));
                 List<Person> people = new ArrayList<>(shop.people());
                 people.set(
-                        0, new Person(first.id(), first.name(), first.skills(), first.shifts(), changes, first.costPerHour()));
+                        0,
+                        new Person(
+                                first.id(),
+                                first.name(),
+                                first.skills(),
+                                first.shifts(),
+                                changes,
+                                first.costPerHour()));
                 yield shop.withPeople(people);
             }
             case 3 -> {
@@ -200,8 +207,7 @@ class ReplayTest {
                 40, seed, 1, (u, low, likely, high) -> Math.min(likely, BetaPert.quantile(u, low, likely, high)));
         Chance chance = Simulation.of(shop, plan, early, d -> true).orElseThrow();
         for (int c = 0; c < plan.outlooks().size(); c++) {
-            Optional<Instant> first =
-                    chance.odds().get(c).spread().stream().findFirst();
+            Optional<Instant> first = chance.odds().get(c).spread().stream().findFirst();
             Optional<Instant> planned = plan.outlooks().get(c).finish();
             assertThat(first.isPresent()).isEqualTo(planned.isPresent());
             first.ifPresent(f -> assertThat(f).isBeforeOrEqualTo(planned.orElseThrow()));
@@ -227,8 +233,8 @@ class ReplayTest {
                 .orElseThrow();
         Map<String, Chance.Odds> odds = new HashMap<>();
         before.odds().forEach(o -> odds.put(o.commitment().value(), o));
-        boolean same = again.placed().stream()
-                .allMatch(p -> sameAs(p, byWork(plan).get(p.work())));
+        boolean same =
+                again.placed().stream().allMatch(p -> sameAs(p, byWork(plan).get(p.work())));
         for (Chance.Odds o : after.odds()) {
             Chance.Odds was = odds.get(o.commitment().value());
             if (same) {

@@ -34,8 +34,7 @@ class CandidatesTest {
     private static List<List<Move>> thoughtOf(Shops shops) {
         ShopSnapshot shop = shops.snapshot();
         var thought = Planner.think(shop, PlanOptions.once(), (s, b) -> true);
-        var chance = Simulation.of(shop, thought.plan(), LUCK, done -> true)
-                .orElseThrow();
+        var chance = Simulation.of(shop, thought.plan(), LUCK, done -> true).orElseThrow();
         return new Candidates(shop, thought.plan(), chance, shop.commitments().get(0)).moves();
     }
 

@@ -56,8 +56,7 @@ class AccessController {
 
     @PostMapping("/login")
     Account login(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
-        var result = accounts.signIn(
-                credentials.username(), credentials.password(), request.getRemoteAddr());
+        var result = accounts.signIn(credentials.username(), credentials.password(), request.getRemoteAddr());
         if (result instanceof AccountService.Welcome welcome) {
             if (request.getSession(false) != null) {
                 request.changeSessionId();

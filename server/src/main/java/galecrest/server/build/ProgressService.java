@@ -68,8 +68,10 @@ public class ProgressService {
                 String on = job.started().orElseThrow().by().stream()
                         .map(new Sentences(shop)::person)
                         .collect(Collectors.joining(" and "));
-                throw new BadInput("start", on + (job.started().get().by().size() > 1 ? " are" : " is") + " on "
-                        + head.name() + " already.");
+                throw new BadInput(
+                        "start",
+                        on + (job.started().get().by().size() > 1 ? " are" : " is") + " on " + head.name()
+                                + " already.");
             });
             goingOnWith(shop, by).forEach(job -> pause(shop, job));
             works.start(id, clock.instant(), by, station);

@@ -33,14 +33,15 @@ public record SnapshotFile(ShopSnapshot shop, Optional<Replayed> replay) {
 
     /** The plan that was shown; that of a file without {@code replay} is begun from nothing. */
     public Plan plan() {
-        return Planner.plan(
-                shop, PlanOptions.interactive(shop).from(replay.flatMap(Replayed::guide)));
+        return Planner.plan(shop, PlanOptions.interactive(shop).from(replay.flatMap(Replayed::guide)));
     }
 
     /** How its odds were drawn. */
     public ChanceOptions luck(int threads) {
         return ChanceOptions.of(
-                replay.map(Replayed::trials).orElse(1000), replay.map(Replayed::seed).orElse(1L), threads);
+                replay.map(Replayed::trials).orElse(1000),
+                replay.map(Replayed::seed).orElse(1L),
+                threads);
     }
 
     /** The file as JSON. */

@@ -41,8 +41,8 @@ class LiveService {
     private final Who who;
     private final ConcurrentHashMap<Long, Screen> screens = new ConcurrentHashMap<>();
     private final AtomicLong numbers = new AtomicLong();
-    private final ExecutorService senders = new ThreadPoolExecutor(
-            0, MOST_SENDERS, 30, TimeUnit.SECONDS, new SynchronousQueue<>(), work -> {
+    private final ExecutorService senders =
+            new ThreadPoolExecutor(0, MOST_SENDERS, 30, TimeUnit.SECONDS, new SynchronousQueue<>(), work -> {
                 Thread thread = new Thread(work, "live sender");
                 thread.setDaemon(true);
                 return thread;
@@ -106,8 +106,8 @@ class LiveService {
         dropEnded();
         screens.values().stream()
                 .filter(Screen::seesDrafts)
-                .forEach(s -> tell(
-                        s, SseEmitter.event().name("thought").data("\"" + id + "\"", MediaType.APPLICATION_JSON)));
+                .forEach(s ->
+                        tell(s, SseEmitter.event().name("thought").data("\"" + id + "\"", MediaType.APPLICATION_JSON)));
     }
 
     /** Ends the streams of sessions that have ended. */
@@ -115,8 +115,8 @@ class LiveService {
         if (screens.isEmpty()) {
             return;
         }
-        Set<String> alive = sessions.alive(
-                screens.values().stream().map(Screen::session).collect(Collectors.toSet()));
+        Set<String> alive =
+                sessions.alive(screens.values().stream().map(Screen::session).collect(Collectors.toSet()));
         screens.forEach((number, screen) -> {
             if (!alive.contains(screen.session())) {
                 screens.remove(number);

@@ -34,7 +34,9 @@ record StoredPlan(
 
     /** What a date looked like in it. */
     record ToldDate(
-            String commitment, @Nullable Instant finish, @Nullable Long marginMinutes) {}
+            String commitment,
+            @Nullable Instant finish,
+            @Nullable Long marginMinutes) {}
 
     static String write(ObjectMapper json, Plan plan) {
         StoredPlan stored = new StoredPlan(

@@ -43,15 +43,7 @@ final class ToldPlan {
                         same ? is.because() : new Because.Told()));
             }
         }
-        return new Plan(
-                now.madeFor(),
-                placed,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                dates(shop),
-                Score.NONE);
+        return new Plan(now.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), dates(shop), Score.NONE);
     }
 
     /** Each date as it was published; one that was not is not known yet. */

@@ -82,8 +82,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         String name = broken == null ? "" : String.valueOf(broken.getConstraint());
         Problem problem = CONSTRAINTS.get(name);
         if (problem != null) {
-            return detail(
-                    HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
+            return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
         }
         if (broken != null && FOREIGN_KEY.equals(broken.getSQLState())) {
             return detail(

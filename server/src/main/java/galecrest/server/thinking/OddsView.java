@@ -134,8 +134,7 @@ public record OddsView(
                                         .toList()))
                         .toList(),
                 chance.overruns().stream()
-                        .map(o -> new Overrun(
-                                o.work().value(), o.share(), words.overrun(o, placed.get(o.work()))))
+                        .map(o -> new Overrun(o.work().value(), o.share(), words.overrun(o, placed.get(o.work()))))
                         .toList());
     }
 }

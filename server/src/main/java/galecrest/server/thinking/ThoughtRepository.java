@@ -72,12 +72,10 @@ class ThoughtRepository {
         long change = db.sql("select coalesce(max(id), 0) from change")
                 .query(Long.class)
                 .single();
-        int again = db.sql("""
+        int again =
+                db.sql("""
                         update thought set state = 'WAITING', stop = false, worker = null
-                        where kind = 'CHANCE' and change_id = :change and state in ('STOPPED', 'FAILED') and tries < :most""")
-                .param("change", change)
-                .param("most", MOST_TRIES)
-                .update();
+                        where kind = 'CHANCE' and change_id = :change and state in ('STOPPED', 'FAILED') and tries < :most""").param("change", change).param("most", MOST_TRIES).update();
         boolean known = again > 0
                 || db.sql("select exists (select 1 from thought where kind = 'CHANCE' and change_id >= :change)")
                         .param("change", change)
@@ -165,9 +163,7 @@ class ThoughtRepository {
                 .update();
         db.sql("""
                         delete from thought where asked_at < :forgotten and id not in (
-                            select id from thought where told and state = 'DONE' order by change_id desc limit 1)""")
-                .param("forgotten", Timestamp.from(now.minus(FORGOTTEN)))
-                .update();
+                            select id from thought where told and state = 'DONE' order by change_id desc limit 1)""").param("forgotten", Timestamp.from(now.minus(FORGOTTEN))).update();
         tell(id);
     }
 
@@ -191,10 +187,7 @@ class ThoughtRepository {
     Optional<String> oddsId(boolean told) {
         return db.sql("""
                         select id from thought where kind = 'CHANCE' and state = 'DONE' and (told or not :told)
-                        order by change_id desc, ended_at desc limit 1""")
-                .param("told", told)
-                .query(String.class)
-                .optional();
+                        order by change_id desc, ended_at desc limit 1""").param("told", told).query(String.class).optional();
     }
 
     /** What people have asked for lately, the newest first. */

@@ -101,8 +101,7 @@ class BadInputTest extends ServerTest {
     void pinsThatCannotHold() throws Exception {
         String work = workOf("8", "Engine in for good").get("id").asText();
         Answer person = call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "PERSON", "personId", "mara"));
-        Answer early = call(
-                MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", at(1, "09:00")));
+        Answer early = call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", at(1, "09:00")));
         Answer past = call(
                 MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "EXACTLY", "at", "2020-01-01T09:00:00Z"));
         assertThat(early.at("pin")).contains("cannot hold").contains("coated exhaust flange");
@@ -118,13 +117,20 @@ class BadInputTest extends ServerTest {
     @Test
     void aCommitmentBeforeToday() throws Exception {
         Map<String, Object> form = new HashMap<>(Map.of(
-                "buildId", find("cars", "number", "8").get("id").asText(),
-                "name", "yesterday",
-                "kind", "EVENT",
-                "due", at(-5, "08:00"),
-                "gate", "EVENT",
-                "weight", 1,
-                "version", 0));
+                "buildId",
+                find("cars", "number", "8").get("id").asText(),
+                "name",
+                "yesterday",
+                "kind",
+                "EVENT",
+                "due",
+                at(-5, "08:00"),
+                "gate",
+                "EVENT",
+                "weight",
+                1,
+                "version",
+                0));
         assertThat(call(MARA, "POST", "/api/commitments", form).at("due")).contains("has passed already");
     }
 

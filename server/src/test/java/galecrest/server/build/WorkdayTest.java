@@ -110,7 +110,10 @@ class WorkdayTest extends ServerTest {
                          "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
                          "limitRear": 2, "version": 0},
                          "template": "rewire", "dateName": "test", "dateKind": "PROMISE",
-                         "dateDue": "%s"}""".formatted(at(96, "08:00"))).body().get("id").asText();
+                         "dateDue": "%s"}""".formatted(at(96, "08:00")))
+                .body()
+                .get("id")
+                .asText();
         assertThat(find("cars", "id", made).get("total").asInt()).isEqualTo(14);
         assertThat(find("commitments", "buildId", made).get("marginMinutes").asLong())
                 .isPositive();

@@ -148,13 +148,15 @@ class EmptyShopTest extends ServerTest {
         ShopSnapshot shop = LongStream.iterate(3, seed -> seed + 3)
                 .mapToObj(seed -> RandomShops.shop(seed, 30))
                 .filter(s -> s.parts().stream()
-                        .allMatch(p -> p.vendor().map(v -> s.vendor(v).isPresent()).orElse(true)))
+                        .allMatch(p ->
+                                p.vendor().map(v -> s.vendor(v).isPresent()).orElse(true)))
                 .findFirst()
                 .orElseThrow();
         Answer answer = upload(MARA, "/api/snapshot", CoreJson.mapper().writeValueAsBytes(shop));
         assertThat(answer.body().toString()).isEqualTo("{}");
         ShopSnapshot back = SnapshotFile.read(
-                        CoreJson.mapper(), call(MARA, "GET", "/api/snapshot", null).body())
+                        CoreJson.mapper(),
+                        call(MARA, "GET", "/api/snapshot", null).body())
                 .shop();
         assertThat(back.published().orElseThrow().byWork().keySet())
                 .isEqualTo(shop.published().orElseThrow().byWork().keySet());

@@ -62,12 +62,11 @@ class SnapshotReplayTest extends ServerTest {
         odds.path("odds")
                 .forEach(o -> chances.put(
                         o.path("commitmentId").asText(), o.path("chance").asDouble()));
-        Chance chance = Simulation.of(file.shop(), plan, file.luck(2), d -> true)
-                .orElseThrow();
+        Chance chance =
+                Simulation.of(file.shop(), plan, file.luck(2), d -> true).orElseThrow();
         assertThat(chance.odds()).hasSameSizeAs(chances.keySet());
-        chance.odds()
-                .forEach(o -> assertThat(o.chance())
-                        .isCloseTo(chances.get(o.commitment().value()), within(1e-9)));
+        chance.odds().forEach(o -> assertThat(o.chance())
+                .isCloseTo(chances.get(o.commitment().value()), within(1e-9)));
         return true;
     }
 

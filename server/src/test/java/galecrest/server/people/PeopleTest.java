@@ -65,7 +65,8 @@ class PeopleTest extends ServerTest {
         Map<String, Object> half =
                 person("version", version, "shifts", List.of(Map.of("day", 1, "start", "08:00", "end", "12:00")));
         assertThat(call(MARA, "PUT", "/api/people/" + id, half).status()).isEqualTo(204);
-        assertThat(load(id, day(next(DayOfWeek.MONDAY))).get("thereMinutes").asInt()).isEqualTo(240);
+        assertThat(load(id, day(next(DayOfWeek.MONDAY))).get("thereMinutes").asInt())
+                .isEqualTo(240);
         Answer stale = call(MARA, "PUT", "/api/people/" + id, half);
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.body().get("detail").asText()).contains("Somebody else changed Tam");
@@ -79,7 +80,8 @@ class PeopleTest extends ServerTest {
         // From Monday to Wednesday Ina is on leave in the demo anyway.
         int thursday = next(DayOfWeek.MONDAY) + 3;
         String ina = find("people", "name", "Ina").get("id").asText();
-        Answer added = call(MARA, "POST", "/api/people/" + ina + "/shift-changes", leave(day(thursday), day(thursday + 1)));
+        Answer added =
+                call(MARA, "POST", "/api/people/" + ina + "/shift-changes", leave(day(thursday), day(thursday + 1)));
         assertThat(added.status()).isEqualTo(200);
         for (String day : List.of(day(thursday), day(thursday + 1))) {
             assertThat(load(ina, day).get("away").asBoolean()).isTrue();
@@ -131,14 +133,8 @@ class PeopleTest extends ServerTest {
                 .contains("1 (Monday) to 7 (Sunday)");
         String ina = find("people", "name", "Ina").get("id").asText();
         String changes = "/api/people/" + ina + "/shift-changes";
-        assertThat(call(MARA, "POST", changes, leave(day(8), day(6)))
-                        .at("to"))
-                .contains("on or after the first");
-        assertThat(call(
-                                MARA,
-                                "POST",
-                                changes,
-                                Map.of("kind", "EXTRA", "from", day(10), "to", day(10), "note", ""))
+        assertThat(call(MARA, "POST", changes, leave(day(8), day(6))).at("to")).contains("on or after the first");
+        assertThat(call(MARA, "POST", changes, Map.of("kind", "EXTRA", "from", day(10), "to", day(10), "note", ""))
                         .at("start"))
                 .contains("needs its hours");
         assertThat(call(MARA, "POST", changes, Map.of("kind", "LEAVE", "to", day(10), "note", ""))

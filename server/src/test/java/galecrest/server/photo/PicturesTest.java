@@ -81,7 +81,9 @@ class PicturesTest {
         Pictures.Ready[] ready = new Pictures.Ready[1];
         long taken = allocated(() -> ready[0] = Pictures.read(file));
         assertThat(Math.max(ready[0].width(), ready[0].height())).isEqualTo(1600);
-        assertThat(taken).as("bytes taken one after another, most of them rows that are gone again").isLessThan(160L * MEGABYTE);
+        assertThat(taken)
+                .as("bytes taken one after another, most of them rows that are gone again")
+                .isLessThan(160L * MEGABYTE);
     }
 
     @Test

@@ -113,7 +113,8 @@ class HostileTest extends ServerTest {
     private void theShopIsSound() throws Exception {
         assertThat(call(MARA, "GET", "/api/board", null).status()).isEqualTo(200);
         ShopSnapshot shop = SnapshotFile.read(
-                        CoreJson.mapper(), call(MARA, "GET", "/api/snapshot", null).body())
+                        CoreJson.mapper(),
+                        call(MARA, "GET", "/api/snapshot", null).body())
                 .shop();
         assertThat(PlanAudit.violations(shop, Planner.plan(shop, PlanOptions.interactive(shop))))
                 .isEmpty();

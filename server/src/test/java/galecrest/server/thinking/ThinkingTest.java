@@ -154,11 +154,7 @@ class ThinkingTest extends ServerTest {
         assertThat(day.path("changes")).isEmpty();
         JsonNode next = day.path("next").get(day.path("next").size() - 1);
         JsonNode seen = workSeenByBo(next.asText());
-        call(
-                MARA,
-                "POST",
-                "/api/pins",
-                Map.of("workId", next.asText(), "kind", "NOT_BEFORE", "at", at(15, "08:00")));
+        call(MARA, "POST", "/api/pins", Map.of("workId", next.asText(), "kind", "NOT_BEFORE", "at", at(15, "08:00")));
         assertThat(workSeenByBo(next.asText()).path("placed").path("start"))
                 .isEqualTo(seen.path("placed").path("start"));
         assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);

@@ -67,7 +67,8 @@ class BoardTogetherTest extends TogetherTest {
             all.add(() -> {
                 int torn = 0;
                 for (int i = 0; i < 20; i++) {
-                    torn += torn(json.readTree(reader.send("GET", "/api/board", null).body()));
+                    torn += torn(
+                            json.readTree(reader.send("GET", "/api/board", null).body()));
                 }
                 return torn;
             });

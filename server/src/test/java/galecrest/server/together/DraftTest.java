@@ -54,11 +54,10 @@ class DraftTest extends TogetherTest {
     /** What somebody sees of the dates of the shop. */
     private static String dates(JsonNode board) {
         StringBuilder dates = new StringBuilder();
-        board.path("commitments")
-                .forEach(c -> dates.append(c.path("name").asText())
-                        .append(c.path("marginMinutes"))
-                        .append(c.path("finish"))
-                        .append('\n'));
+        board.path("commitments").forEach(c -> dates.append(c.path("name").asText())
+                .append(c.path("marginMinutes"))
+                .append(c.path("finish"))
+                .append('\n'));
         return dates.toString();
     }
 
@@ -102,7 +101,9 @@ class DraftTest extends TogetherTest {
         assertThat(his.path("works").toString()).doesNotContain(at(60, "09:00"));
         assertThat(bo.send("GET", "/api/journal", null).body()).doesNotContain("pinned");
         assertThat(mara.send("GET", "/api/journal", null).body()).contains("pinned");
-        assertThat(json.readTree(stranger().send("GET", "/api/customer/" + link, null).body())
+        assertThat(json.readTree(stranger()
+                                .send("GET", "/api/customer/" + link, null)
+                                .body())
                         .path("dates")
                         .toString())
                 .isEqualTo(customerBefore);
@@ -113,12 +114,10 @@ class DraftTest extends TogetherTest {
         assertThat(hears(boHears, "pinned")).isFalse();
         assertThat(hears(boHears, "dropped the draft")).isFalse();
         assertThat(bo.send("GET", "/api/journal", null).body()).doesNotContain("dropped the draft");
-        boHears.stream()
-                .filter(l -> l.startsWith("data:{\"change\""))
-                .forEach(l -> assertThat(l)
-                        .contains("\"moved\":0")
-                        .contains("\"margins\":[]")
-                        .contains("\"toTell\":[]"));
+        boHears.stream().filter(l -> l.startsWith("data:{\"change\"")).forEach(l -> assertThat(l)
+                .contains("\"moved\":0")
+                .contains("\"margins\":[]")
+                .contains("\"toTell\":[]"));
     }
 
     @Test

@@ -26,8 +26,7 @@ class SignInTogetherTest extends TogetherTest {
             Visitor stranger = stranger();
             stranger.send("GET", "/api/me", null);
             String password = "guess " + i;
-            requests.add(() -> stranger.send(
-                            "POST", "/api/login", Map.of("username", username, "password", password))
+            requests.add(() -> stranger.send("POST", "/api/login", Map.of("username", username, "password", password))
                     .body());
         }
         return together(requests);
@@ -70,8 +69,7 @@ class SignInTogetherTest extends TogetherTest {
     }
 
     private static Map<String, Object> account(String role) {
-        return new HashMap<>(
-                Map.of("username", "guest", "name", "Guest", "role", role, "password", "for a week only"));
+        return new HashMap<>(Map.of("username", "guest", "name", "Guest", "role", role, "password", "for a week only"));
     }
 
     @Test

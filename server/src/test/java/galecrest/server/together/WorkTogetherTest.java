@@ -34,7 +34,9 @@ class WorkTogetherTest extends TogetherTest {
                 .findFirst()
                 .orElseThrow();
         String id = job.path("id").asText();
-        assertThat(hands.get(0).send("POST", "/api/works/" + id + "/start", null).statusCode())
+        assertThat(hands.get(0)
+                        .send("POST", "/api/works/" + id + "/start", null)
+                        .statusCode())
                 .isEqualTo(204);
         amend("update job set started_at = started_at - interval '7 days' where work_id = '" + id + "'");
         return id;
@@ -57,7 +59,8 @@ class WorkTogetherTest extends TogetherTest {
         assertThat(Collections.frequency(answers, 204)).as("%s", answers).isEqualTo(1);
         assertThat(Collections.frequency(answers, 422)).isEqualTo(5);
         assertThat(rows(id) - before).isEqualTo(crew).isPositive();
-        assertThat(count("select min(minutes) from worked where work_id = '" + id + "'")).isPositive();
+        assertThat(count("select min(minutes) from worked where work_id = '" + id + "'"))
+                .isPositive();
     }
 
     @Test
@@ -107,8 +110,8 @@ class WorkTogetherTest extends TogetherTest {
         for (int i = 0; i < 6; i++) {
             Visitor hand = hands.get(i);
             String job = jobs.get(i % 3);
-            requests.add(() -> hand.send("POST", "/api/works/" + job + "/start", null)
-                    .statusCode());
+            requests.add(() ->
+                    hand.send("POST", "/api/works/" + job + "/start", null).statusCode());
         }
         together(requests);
         assertThat(count("select coalesce(max(n), 0) from ("
@@ -193,7 +196,9 @@ class WorkTogetherTest extends TogetherTest {
         together(leads, "/api/outworks/" + away + "/send", Map.of("anyway", true));
         long before = count("select count(*) from work");
         List<Integer> answers = together(
-                leads, "/api/outworks/" + away + "/return", Map.of("jobs", List.of(), "limits", "injectors at their end"));
+                leads,
+                "/api/outworks/" + away + "/return",
+                Map.of("jobs", List.of(), "limits", "injectors at their end"));
         assertThat(Collections.frequency(answers, 200)).as("%s", answers).isEqualTo(1);
         assertThat(count("select count(*) from work") - before).isEqualTo(1);
     }
@@ -201,8 +206,7 @@ class WorkTogetherTest extends TogetherTest {
     /** Two thumbs on a box that is ticked: it stays ticked. */
     @Test
     void whatIsBoughtByTwoIsBought() throws Exception {
-        hands.get(0).send(
-                "POST", "/api/supplies", Map.of("name", "rivets", "quantity", "200", "boughtFrom", ""));
+        hands.get(0).send("POST", "/api/supplies", Map.of("name", "rivets", "quantity", "200", "boughtFrom", ""));
         String id = db.sql("select id from supply where name = 'rivets'")
                 .query(String.class)
                 .list()
