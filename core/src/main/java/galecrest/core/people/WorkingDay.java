@@ -21,12 +21,24 @@ public final class WorkingDay {
                 Shift.on(day, shift.start(), shift.end(), zone).ifPresent(spans::add);
             }
         }
+        if (!changes(person, day)) {
+            return merged(spans);
+        }
         changes(person, ShiftChange.Kind.EXTRA, day, zone).forEach(spans::add);
         List<Span> in = merged(spans);
         for (Span gone : changes(person, ShiftChange.Kind.LEAVE, day, zone)) {
             in = without(in, gone);
         }
         return in;
+    }
+
+    private static boolean changes(Person person, LocalDate day) {
+        for (ShiftChange change : person.changes()) {
+            if (change.covers(day)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static List<Span> changes(Person person, ShiftChange.Kind kind, LocalDate day, ZoneId zone) {
@@ -37,6 +49,9 @@ public final class WorkingDay {
     }
 
     private static List<Span> merged(List<Span> spans) {
+        if (inOrder(spans)) {
+            return spans;
+        }
         List<Span> sorted =
                 spans.stream().sorted(Comparator.comparing(Span::from)).toList();
         List<Span> merged = new ArrayList<>();
@@ -50,6 +65,15 @@ public final class WorkingDay {
             }
         }
         return merged;
+    }
+
+    private static boolean inOrder(List<Span> spans) {
+        for (int i = 1; i < spans.size(); i++) {
+            if (!spans.get(i - 1).to().isBefore(spans.get(i).from())) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static List<Span> without(List<Span> spans, Span gone) {

@@ -13,9 +13,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** The calendars of a snapshot as slots: of each person, of crews at stations, of the shop and of each vendor. */
@@ -49,11 +49,20 @@ final class Calendars {
         }
         shopHours = Arrays.stream(people).reduce(windows(List.of()), SlotWindows::or);
         mirroredShopHours = shopHours.mirrored(grid.slots());
-        List<Span> regular = new ArrayList<>();
-        shop.people().forEach(p -> regular.addAll(shifts(p)));
-        regularHours = regular.isEmpty() ? shopHours : windows(regular);
-        vendorHours = shop.vendors().stream().map(v -> windows(open(v))).toArray(SlotWindows[]::new);
-        vendorClosings = shop.vendors().stream().map(this::closings).toArray(int[][]::new);
+        SlotWindows regular = windows(List.of());
+        for (int i = 0; i < people.length; i++) {
+            Person person = shop.people().get(i);
+            regular = regular.or(person.changes().isEmpty() ? people[i] : windows(open(person.shifts(), List.of())));
+        }
+        regularHours = regular.isEmpty() ? shopHours : regular;
+        vendorHours = new SlotWindows[shop.vendors().size()];
+        vendorClosings = new int[vendorHours.length][];
+        for (int i = 0; i < vendorHours.length; i++) {
+            Vendor vendor = shop.vendors().get(i);
+            List<Span> open = open(vendor.hours(), vendor.closures());
+            vendorHours[i] = windows(open);
+            vendorClosings[i] = closings(open);
+        }
     }
 
     private SlotWindows windows(List<Span> spans) {
@@ -162,31 +171,14 @@ final class Calendars {
         return spans;
     }
 
-    /** The weekly shifts of a person on the days of the grid. */
-    private List<Span> shifts(Person person) {
+    /** Some weekly hours on the days of the grid, but the closed ones. */
+    private List<Span> open(List<Shift> weekly, List<Closure> closures) {
         List<Span> spans = new ArrayList<>();
         for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
-            spans.addAll(on(day, person.shifts()));
-        }
-        return spans;
-    }
-
-    /** Those of some weekly hours that are on the day. */
-    private List<Span> on(LocalDate day, List<Shift> weekly) {
-        List<Span> spans = new ArrayList<>();
-        for (Shift shift : weekly) {
-            if (shift.day() == day.getDayOfWeek()) {
-                Shift.on(day, shift.start(), shift.end(), grid.zone()).ifPresent(spans::add);
-            }
-        }
-        return spans;
-    }
-
-    private List<Span> open(Vendor vendor) {
-        List<Span> spans = new ArrayList<>();
-        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
-            if (!shut(vendor.closures(), day)) {
-                spans.addAll(on(day, vendor.hours()));
+            for (Shift shift : weekly) {
+                if (shift.day() == day.getDayOfWeek() && !shut(closures, day)) {
+                    Shift.on(day, shift.start(), shift.end(), grid.zone()).ifPresent(spans::add);
+                }
             }
         }
         return spans;
@@ -223,16 +215,16 @@ final class Calendars {
         return closures.stream().anyMatch(c -> c.covers(day));
     }
 
-    private int[] closings(Vendor vendor) {
-        TreeSet<Integer> closings = new TreeSet<>();
-        for (LocalDate day = grid.today().minusDays(1); !day.isAfter(grid.lastDay()); day = day.plusDays(1)) {
-            if (!shut(vendor.closures(), day)) {
-                on(day, vendor.hours()).stream()
-                        .mapToInt(s -> grid.atOrAfter(s.to()))
-                        .max()
-                        .ifPresent(closings::add);
-            }
+    /** The last end of each local day on which something is open. */
+    private int[] closings(List<Span> open) {
+        Map<LocalDate, Integer> last = new HashMap<>();
+        for (Span span : open) {
+            last.merge(span.from().atZone(grid.zone()).toLocalDate(), grid.atOrAfter(span.to()), Math::max);
         }
-        return closings.stream().mapToInt(Integer::intValue).toArray();
+        return last.values().stream()
+                .mapToInt(Integer::intValue)
+                .sorted()
+                .distinct()
+                .toArray();
     }
 }

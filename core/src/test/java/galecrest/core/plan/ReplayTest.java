@@ -160,7 +160,7 @@ class ReplayTest {
         return plan.byWork();
     }
 
-    @Property(tries = 300)
+    @Property(tries = 160)
     void atThePlannedValuesTheReplayIsThePlanStartByStart(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         ShopSnapshot shop = edited(seed);
         Plan plan = plan(shop);
@@ -185,7 +185,7 @@ class ReplayTest {
     }
 
     /** The same through the odds: with everything as likely as it is planned, all trials finish when the plan does. */
-    @Property(tries = 150)
+    @Property(tries = 80)
     void atTheLikelyValuesEveryTrialFinishesWithThePlan(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         ShopSnapshot shop = withoutMishaps(edited(seed));
         Plan plan = plan(shop);
@@ -199,7 +199,7 @@ class ReplayTest {
     }
 
     /** Where everything takes its likely time or less, hardly a trial finishes later than the plan, and none by much. */
-    @Property(tries = 150)
+    @Property(tries = 80)
     void noTrialIsLateWithoutSomethingThatTakesLonger(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         ShopSnapshot shop = withoutMishaps(edited(seed));
         Plan plan = plan(shop);
@@ -215,7 +215,7 @@ class ReplayTest {
     }
 
     /** An edit that leaves the plan of what a date needs as it was leaves its odds: here one that pins what is so already. */
-    @Property(tries = 60)
+    @Property(tries = 40)
     void anEditThatChangesNothingLeavesTheOdds(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         ShopSnapshot shop = edited(seed);
         Plan plan = plan(shop);

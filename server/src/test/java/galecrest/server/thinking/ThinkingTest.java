@@ -79,7 +79,12 @@ class ThinkingTest extends ServerTest {
                 .asText();
         JsonNode before = oddsOf(date);
         assertThat(before.path("spread")).hasSize(21);
-        assertThat(before.path("drivers").get(0).path("said").asText()).contains("coated exhaust flange");
+        // The luck of each thing hangs on its id, which is another in every shop: which of the strongest is first
+        // differs.
+        assertThat(StreamSupport.stream(before.path("drivers").spliterator(), false)
+                        .limit(3)
+                        .map(d -> d.path("said").asText()))
+                .anyMatch(said -> said.contains("coated exhaust flange"));
         long change = board().path("change").asLong();
         String car = find("cars", "number", "8").path("id").asText();
         call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "weld a bracket @front 3h"));
