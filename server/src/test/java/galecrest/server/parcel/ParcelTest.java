@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import galecrest.server.ServerTest;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -56,6 +57,23 @@ class ParcelTest extends ServerTest {
         assertThat(call(MARA, "PUT", "/api/parts/" + before.get("id").asText(), before)
                         .status())
                 .isEqualTo(204);
+    }
+
+    /** The carrier says the same at every round; a day that somebody has heard on the telephone since stands. */
+    @Test
+    void whatAPersonHasSaidSinceStands() throws Exception {
+        ObjectNode before = (ObjectNode) find("parts", "name", "coated exhaust flange");
+        String id = before.get("id").asText();
+        Instant slipped = Instant.parse(at(9, "11:00"));
+        says(ParcelTracker.State.SLIPPED, "is stuck at the border", slipped);
+        String rung = at(12, "11:00");
+        Map<String, Object> word = Map.of("said", "they rang: Monday week", "low", rung, "likely", rung, "high", rung);
+        assertThat(call(MARA, "POST", "/api/parts/" + id + "/words", word).status())
+                .isEqualTo(204);
+        says(ParcelTracker.State.SLIPPED, "is stuck at the border", slipped);
+        assertThat(find("parts", "id", id).get("arrivalLikely").asText()).isEqualTo(rung);
+        before.put("version", find("parts", "id", id).get("version").asInt());
+        assertThat(call(MARA, "PUT", "/api/parts/" + id, before).status()).isEqualTo(204);
     }
 
     /** Over many numbers the stand-in does all it can; nothing is delivered before it was to come. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
@@ -90,6 +91,24 @@ class ThinkingTest extends ServerTest {
         call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "weld a bracket @front 3h"));
         assertThat(board().path("change").asLong()).isGreaterThan(change);
         awaitOdds();
+    }
+
+    /** Odds that failed, or that were stopped, are asked for again though nothing has changed since. */
+    @Test
+    void oddsThatFailedAreTriedAgain() throws Exception {
+        awaitOdds();
+        for (String state : List.of("FAILED", "STOPPED")) {
+            long change = board().path("change").asLong();
+            db.sql("update thought set state = :state, result = null where kind = 'CHANCE' and change_id = :change")
+                    .param("state", state)
+                    .param("change", change)
+                    .update();
+            await(() -> db.sql("select state from thought where kind = 'CHANCE' and change_id = :change")
+                    .param("change", change)
+                    .query(String.class)
+                    .single()
+                    .equals("DONE"));
+        }
     }
 
     @Test

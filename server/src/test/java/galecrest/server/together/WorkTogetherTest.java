@@ -215,4 +215,18 @@ class WorkTogetherTest extends TogetherTest {
         assertThat(count("select count(*) from supply where bought_at is not null and id = '" + id + "'"))
                 .isEqualTo(1);
     }
+
+    /** A joint that was written down by other rules than today's is unknown, and keeps nothing else from being read. */
+    @Test
+    void oneUnreadableJointDoesNotHideTheDesk() throws Exception {
+        String part = part("wishbone bushes", "WANTED", 8);
+        amend("insert into mate values ('odd', '" + part + "', 'end', 'THREAD', 'as the old one', 'M9 or so', 0)");
+        assertThat(call(MARA, "GET", "/api/desk", null).status()).isEqualTo(200);
+        assertThat(call(MARA, "GET", "/api/parts/" + part, null)
+                        .body()
+                        .at("/mates/0/outcome")
+                        .asText())
+                .isEqualTo("UNKNOWN");
+        amend("delete from mate where id = 'odd'");
+    }
 }
