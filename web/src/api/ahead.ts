@@ -1,11 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { useBoard } from './board'
-import { client, dataOf, type Schemas } from './client'
+import { client, dataOf } from './client'
 
-export type PartNeed = Schemas['PartNeed']
-
-/** What the plan asks of the days ahead: needs by part, latest starts by work, loads of skills, what can go on now. Not for hands. */
+/** What the plan asks of the days ahead: latest starts by work, loads of skills, what can go on now. Not for hands. */
 export function useAhead(asks: boolean) {
   const { board } = useBoard()
   const query = useQuery({
@@ -16,7 +14,6 @@ export function useAhead(asks: boolean) {
   })
   return useMemo(
     () => ({
-      part: new Map((query.data?.parts ?? []).map((p) => [p.partId, p])),
       latest: new Map((query.data?.latestStarts ?? []).map((l) => [l.workId, l.at])),
       skills: query.data?.skills ?? [],
       bottleneck: query.data?.bottleneck,

@@ -14,7 +14,7 @@ export const THINKING = [ODDS, THOUGHTS, DESK]
 /** Should a notice be lost, it is asked for after this long anyway. */
 const REFETCH_MILLIS = 20_000
 
-/** The newest odds, by commitment, and what they are for. */
+/** The newest odds, by commitment, what they are for, and what a day more of each thing outside does. */
 export function useOdds() {
   const query = useQuery({
     queryKey: ODDS,
@@ -22,7 +22,14 @@ export function useOdds() {
     refetchInterval: REFETCH_MILLIS,
   })
   const view = query.data?.odds
-  return useMemo(() => ({ view, of: new Map((view?.odds ?? []).map((o) => [o.commitmentId, o])) }), [view])
+  return useMemo(
+    () => ({
+      view,
+      of: new Map((view?.odds ?? []).map((o) => [o.commitmentId, o])),
+      harm: new Map((view?.harm ?? []).map((h) => [h.id, h])),
+    }),
+    [view],
+  )
 }
 
 /** What people have asked the planner to think about, the newest first. */

@@ -11,7 +11,7 @@ import {
 } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
-import { type PartNeed, useAhead } from '../api/ahead'
+import { useOdds } from '../api/thinking'
 import { type Car, isHere, type Part, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
@@ -25,9 +25,9 @@ interface Props {
 }
 
 /** Until when the part can come without harm, and by when it must be ordered for that. */
-function Need({ need, arrival }: { need?: PartNeed; arrival?: string }) {
+function Need({ need, arrival }: { need?: Schemas['Harm']; arrival?: string }) {
   const { board } = useBoard()
-  if (!need) return null
+  if (!need?.neededAt) return null
   const late = arrival !== undefined && arrival > need.neededAt
   const over = (need.daysLeft ?? 0) < 0
   return (
@@ -52,7 +52,7 @@ function Need({ need, arrival }: { need?: PartNeed; arrival?: string }) {
 /** The parts of a car: what is here, what is on its way, what waits for it. */
 export function Parts({ car, changes, picked }: Props) {
   const { board, part, work, vendor } = useBoard()
-  const needs = useAhead(changes).part
+  const needs = useOdds().harm
   const [editing, setEditing] = useState<Part | 'new' | undefined>(picked ? part.get(picked) : undefined)
   const parts = board.parts.filter((p) => p.buildId === car.id)
   return (

@@ -59,7 +59,11 @@ public final class Harm {
     /** Of all that is outside or must still come in, the worst first; empty where it was told not to go on. */
     public static Optional<List<OfThing>> of(ShopSnapshot shop, Guide guide, BooleanSupplier goOn) {
         Plan base = replay(shop, guide);
-        Needs needs = Needs.of(shop, base);
+        Optional<Needs> tried = Needs.of(shop, base, goOn);
+        if (tried.isEmpty()) {
+            return Optional.empty();
+        }
+        Needs needs = tried.get();
         List<OfThing> all = new ArrayList<>();
         Map<Object, Needs.PartNeed> needed = new HashMap<>();
         needs.parts().forEach(n -> needed.put(n.part(), n));

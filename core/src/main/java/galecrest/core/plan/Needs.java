@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 
 /**
  * How late everything may be without harm to a date. A date that is late already is taken to be no later than it is.
@@ -45,43 +46,85 @@ public record Needs(Map<WorkId, Instant> latestStarts, List<PartNeed> parts, Map
      */
     public record PartNeed(PartId part, Instant neededAt, Optional<Instant> orderBy, Optional<Integer> daysLeft) {}
 
-    /** What a plan leaves each work, part and outside firm. */
+    /** What a plan leaves each work, part and outside firm; it takes a replay for each try, so ask in the background. */
     public static Needs of(ShopSnapshot shop, Plan plan) {
-        Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        Replay replay = new Replay(model, plan);
-        Schedule schedule = Replay.schedule(replay.policy);
-        schedule.generate(replay.order, replay.choices);
-        double[] late = new Mirror(replay.policy).keys(schedule);
-        Map<WorkId, Instant> starts = new HashMap<>();
+        return of(shop, plan, () -> true).orElseThrow();
+    }
+
+    /** The same, asking before each part and each outside firm whether to go on; empty where it is told not to. */
+    public static Optional<Needs> of(ShopSnapshot shop, Plan plan, BooleanSupplier goOn) {
+        Replayed replayed = new Replayed(shop, plan);
+        Bounds outside = new Bounds(shop, replayed.model.grid, replayed.model.calendars);
+        OwnFloat own = new OwnFloat(replayed.replay);
         Map<WorkId, Instant> backs = new HashMap<>();
-        Map<PartId, List<Integer>> users = new HashMap<>();
-        OwnFloat own = new OwnFloat(replay);
-        Map<PartId, PartLine> lines = new HashMap<>();
-        shop.parts().forEach(p -> lines.put(p.id(), p));
-        for (int node : replay.order) {
-            int latest = Math.max(schedule.start[node], (int) late[node]);
-            var work = model.network.works.get(node);
-            starts.put(work.id(), model.grid.instant(latest));
-            if (work instanceof Job job && job.status() == Status.TODO) {
-                for (PartId id : job.parts()) {
-                    PartLine part = lines.get(id);
-                    users.computeIfAbsent(id, p -> new ArrayList<>()).add(node);
-                    part.pairedWith().filter(p -> part.waitsForPair()).ifPresent(pair -> users.computeIfAbsent(
-                                    pair, p -> new ArrayList<>())
-                            .add(node));
+        for (int node : replayed.replay.order) {
+            if (replayed.model.network.works.get(node) instanceof Outwork outwork) {
+                if (!goOn.getAsBoolean()) {
+                    return Optional.empty();
                 }
-            } else if (work instanceof Outwork outwork) {
-                backs.put(work.id(), model.grid.instant(back(own, schedule, node, outwork)));
+                backs.put(outwork.id(), replayed.model.grid.instant(back(own, replayed.schedule, node, outwork)));
             }
         }
+        Map<PartId, List<Integer>> users = replayed.users();
         List<PartNeed> parts = new ArrayList<>();
         for (PartLine part : shop.parts()) {
             List<Integer> nodes = users.getOrDefault(part.id(), List.of());
             if (!nodes.isEmpty() && !part.state().here()) {
-                parts.add(need(model, part, comes(own, new Bounds(shop, model.grid, model.calendars), part, nodes)));
+                if (!goOn.getAsBoolean()) {
+                    return Optional.empty();
+                }
+                parts.add(need(replayed.model, part, comes(own, outside, part, nodes)));
             }
         }
-        return new Needs(starts, parts, backs);
+        return Optional.of(new Needs(replayed.latestStarts(), parts, backs));
+    }
+
+    /** Only when each work must start at the latest, which is quick. */
+    public static Map<WorkId, Instant> latestStarts(ShopSnapshot shop, Plan plan) {
+        return new Replayed(shop, plan).latestStarts();
+    }
+
+    /** The plan as a schedule, and what hangs on what in it. */
+    private static final class Replayed {
+        private final Model model;
+        private final Replay replay;
+        private final Schedule schedule;
+
+        Replayed(ShopSnapshot shop, Plan plan) {
+            model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
+            replay = new Replay(model, plan);
+            schedule = Replay.schedule(replay.policy);
+            schedule.generate(replay.order, replay.choices);
+        }
+
+        Map<WorkId, Instant> latestStarts() {
+            double[] late = new Mirror(replay.policy).keys(schedule);
+            Map<WorkId, Instant> starts = new HashMap<>();
+            for (int node : replay.order) {
+                int latest = Math.max(schedule.start[node], (int) late[node]);
+                starts.put(model.network.works.get(node).id(), model.grid.instant(latest));
+            }
+            return starts;
+        }
+
+        /** The nodes that wait for each part, its other half included. */
+        Map<PartId, List<Integer>> users() {
+            Map<PartId, PartLine> lines = new HashMap<>();
+            model.network.shop.parts().forEach(p -> lines.put(p.id(), p));
+            Map<PartId, List<Integer>> users = new HashMap<>();
+            for (int node : replay.order) {
+                if (model.network.works.get(node) instanceof Job job && job.status() == Status.TODO) {
+                    for (PartId id : job.parts()) {
+                        PartLine part = lines.get(id);
+                        users.computeIfAbsent(id, p -> new ArrayList<>()).add(node);
+                        part.pairedWith().filter(p -> part.waitsForPair()).ifPresent(pair -> users.computeIfAbsent(
+                                        pair, p -> new ArrayList<>())
+                                .add(node));
+                    }
+                }
+            }
+            return users;
+        }
     }
 
     /** The last slot at which a part can come without harm, inspection to be done, for all that needs it. */

@@ -56,13 +56,12 @@ public record NowList(List<OfPerson> people, List<Held> held) {
      */
     public record Held(WorkId work, Because because, int behind) {}
 
-    /** The list of a plan. */
-    public static NowList of(ShopSnapshot shop, Plan plan, Needs needs) {
+    /** The list of a plan; {@code latest} is when each work must start, see {@link Needs#latestStarts}. */
+    public static NowList of(ShopSnapshot shop, Plan plan, Map<WorkId, Instant> latest) {
         Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
         Replay replay = new Replay(model, plan);
         Schedule schedule = Replay.schedule(replay.policy);
         schedule.generate(replay.order, replay.choices);
-        Map<WorkId, Instant> latest = needs.latestStarts();
         Comparator<WorkId> wanted = Comparator.<WorkId, Instant>comparing(w -> latest.getOrDefault(w, Instant.MAX))
                 .thenComparing(w -> w);
         Map<WorkId, Plan.Placed> placed = plan.byWork();

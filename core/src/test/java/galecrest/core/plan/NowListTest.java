@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class NowListTest {
     private static NowList list(ShopSnapshot shop) {
         var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
-        return NowList.of(shop, thought.plan(), Needs.of(shop, thought.plan()));
+        return NowList.of(shop, thought.plan(), Needs.latestStarts(shop, thought.plan()));
     }
 
     /** Two fitters, three jobs at hand, one that waits for a part and one behind it. */

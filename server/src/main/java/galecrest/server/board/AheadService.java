@@ -1,5 +1,6 @@
 package galecrest.server.board;
 
+import galecrest.core.build.WorkId;
 import galecrest.core.plan.Needs;
 import galecrest.core.plan.NowList;
 import galecrest.core.plan.Sentences;
@@ -10,10 +11,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** What the plan asks of the days ahead: when parts are needed and must be ordered, which skill is short. */
+/** What the plan asks of the days ahead: when work must start at the latest, which skill is short, what can go on now. */
 @Service
 public class AheadService {
     private static final int WEEKS = 8;
@@ -29,13 +31,11 @@ public class AheadService {
      * What is asked.
      *
      * @param change the change of the record that it is for
-     * @param parts those not here, the soonest needed first
      * @param bottleneck the fullest skill in a sentence; absent where none is full
      */
     public record Ahead(
             long change,
             Instant now,
-            List<PartNeed> parts,
             List<LatestStart> latestStarts,
             List<Skill> skills,
             @Nullable String bottleneck,
@@ -49,13 +49,6 @@ public class AheadService {
 
     /** What holds a piece of work that is not only for want of hands, who can release it, how much waits behind it. */
     public record HeldUp(String workId, String said, String release, int behind) {}
-
-    /** See {@link Needs.PartNeed}. */
-    public record PartNeed(
-            String partId,
-            Instant neededAt,
-            @Nullable Instant orderBy,
-            @Nullable Integer daysLeft) {}
 
     /** When a work must start at the latest without harm to a date. */
     public record LatestStart(String workId, Instant at) {}
@@ -72,22 +65,14 @@ public class AheadService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Needs needs = Needs.of(current.shop(), current.plan());
+        Map<WorkId, Instant> latest = Needs.latestStarts(current.shop(), current.plan());
         List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
-        NowList list = NowList.of(current.shop(), current.plan(), needs);
+        NowList list = NowList.of(current.shop(), current.plan(), latest);
         Sentences words = new Sentences(current.shop());
         Ahead fresh = new Ahead(
                 current.change(),
                 current.shop().now(),
-                needs.parts().stream()
-                        .map(p -> new PartNeed(
-                                p.part().value(),
-                                p.neededAt(),
-                                p.orderBy().orElse(null),
-                                p.daysLeft().orElse(null)))
-                        .sorted(java.util.Comparator.comparing(PartNeed::neededAt))
-                        .toList(),
-                needs.latestStarts().entrySet().stream()
+                latest.entrySet().stream()
                         .map(e -> new LatestStart(e.getKey().value(), e.getValue()))
                         .sorted(java.util.Comparator.comparing(LatestStart::workId))
                         .toList(),
