@@ -32,6 +32,9 @@ create table signed_in_from (
     primary key (username, address)
 );
 
+-- Sessions are found by user name from now on; those of before were kept under another, and are begun anew.
+delete from spring_session;
+
 -- Every foreign key has its index.
 create index person_shift_person on person_shift (person_id);
 create index shift_change_person on shift_change (person_id);

@@ -72,6 +72,13 @@ final class Screen {
                 close();
             }
         }
+        if (closed()) {
+            complete();
+        }
+    }
+
+    private synchronized boolean closed() {
+        return closed;
     }
 
     private synchronized SseEmitter.@Nullable SseEventBuilder next() {
