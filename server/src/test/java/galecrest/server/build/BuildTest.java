@@ -100,12 +100,12 @@ class BuildTest extends ServerTest {
         assertThat(call(BO, "POST", "/api/commitments", form).status()).isEqualTo(403);
         String id = call(SEF, "POST", "/api/commitments", form).body().get("id").asText();
         long margin = date(id).get("marginMinutes").asLong();
-        form.put("due", at(57, "09:00"));
+        form.put("due", at(63, "09:00"));
         form.put("version", date(id).get("version").asInt());
         String path = "/api/commitments/" + id;
         assertThat(call(SEF, "PUT", path, form).status()).isEqualTo(204);
         assertThat(date(id).get("marginMinutes").asLong())
-                .as("a day of the shop more")
+                .as("a week of the shop more")
                 .isGreaterThan(margin);
         assertThat(call(SEF, "PUT", path, form).status()).isEqualTo(409);
         form.put("name", " ");
