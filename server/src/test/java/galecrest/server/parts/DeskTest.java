@@ -347,9 +347,9 @@ class DeskTest extends ServerTest {
                 .forEach(h -> closes.merge(
                         h.get("day").asInt(), LocalTime.parse(h.get("end").asText()), (a, b) -> a.isAfter(b) ? a : b));
         LocalDate day = LocalDate.parse(day(0));
-        boolean over = START.atZone(ZONE)
+        boolean over = !START.atZone(ZONE)
                 .toLocalTime()
-                .isAfter(closes.getOrDefault(day.getDayOfWeek().getValue(), LocalTime.MIN));
+                .isBefore(closes.getOrDefault(day.getDayOfWeek().getValue(), LocalTime.MIN));
         for (int left = over ? 9 : 8;
                 left > 0;
                 left -= closes.containsKey(day.getDayOfWeek().getValue()) ? 1 : 0) {
