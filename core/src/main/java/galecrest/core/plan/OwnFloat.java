@@ -34,14 +34,13 @@ final class OwnFloat {
         horizon = model.slots;
         trial = model.copy(model.tasks);
         later = Replay.schedule(trial);
-        Schedule planned = later;
-        planned.generate(replay.order, replay.choices);
+        later.generate(replay.order, replay.choices);
         List<int[]> counted = new ArrayList<>();
         List<Integer> until = new ArrayList<>();
         for (int c = 0; c < model.network.needs.length; c++) {
             int finish = 0;
             for (int node : model.network.needs[c]) {
-                finish = Math.max(finish, planned.planned(node) ? planned.ready[node] : SlotWindows.NEVER);
+                finish = Math.max(finish, later.planned(node) ? later.ready[node] : SlotWindows.NEVER);
             }
             if (finish < SlotWindows.NEVER) {
                 counted.add(model.network.needs[c]);
