@@ -58,7 +58,9 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         {works(day_?.next).map((w) => (
           <Card key={w.id} work={w} onHold={() => setHolding(w)} />
         ))}
-        {day_?.next.length === 0 && <p className="soft">Nothing more today or tomorrow.</p>}
+        {day_?.next.length === 0 && (
+          <p className="soft">Nothing more up to {day(day_.nextUntil, board.zone)}.</p>
+        )}
       </Section>
       <Section title="Later">
         {works(day_?.later).map((w) => (

@@ -52,7 +52,7 @@ abstract class BrowserTest {
 
     @DynamicPropertySource
     static void aDatabaseOfItsOwn(DynamicPropertyRegistry properties) throws SQLException {
-        String url = System.getenv("SPRING_DATASOURCE_URL") + "_e2e";
+        String url = System.getenv("SPRING_DATASOURCE_URL");
         try (Connection database = DriverManager.getConnection(
                         url, System.getenv("SPRING_DATASOURCE_USERNAME"), System.getenv("SPRING_DATASOURCE_PASSWORD"));
                 Statement statement = database.createStatement()) {

@@ -102,6 +102,8 @@ class WholeTest {
         ProcessBuilder command = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx512m",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-jar",
                 HOME.resolve("server/target/server-0.1.0-app.jar").toString(),
                 "--spring.profiles.active=demo",

@@ -8,9 +8,12 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** When a person is in on a day: the weekly shifts and extra ones together, less the hours of leave. */
 public final class WorkingDay {
+    private static final int LOOKED_AHEAD = 30;
+
     private WorkingDay() {}
 
     /** Disjoint stretches in their order. */
@@ -30,6 +33,14 @@ public final class WorkingDay {
             in = without(in, gone);
         }
         return in;
+    }
+
+    /** The first day after one on which a person is in at all, looked for as far as {@value #LOOKED_AHEAD} days. */
+    public static Optional<LocalDate> after(Person person, LocalDate day, ZoneId zone) {
+        return day.plusDays(1)
+                .datesUntil(day.plusDays(LOOKED_AHEAD + 1))
+                .filter(ahead -> !of(person, ahead, zone).isEmpty())
+                .findFirst();
     }
 
     private static boolean changes(Person person, LocalDate day) {

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -47,6 +48,34 @@ class WorkingDayTest {
     @Test
     void anExtraShiftOverAShiftCountsOnce() {
         assertThat(worked(change(ShiftChange.Kind.EXTRA, 14, 18))).isEqualTo(10 * 60);
+    }
+
+    @Test
+    void theNextDayInSkipsTheWeekendAndLeaveAndTakesAnExtraShift() {
+        Shift friday = new Shift(DayOfWeek.FRIDAY, LocalTime.of(8, 0), LocalTime.of(16, 0));
+        Shift monday = new Shift(DayOfWeek.MONDAY, LocalTime.of(8, 0), LocalTime.of(16, 0));
+        LocalDate onFriday = DAY.plusDays(2);
+        assertThat(next(onFriday, List.of(friday, monday))).contains(onFriday.plusDays(3));
+        assertThat(next(onFriday, List.of(friday, monday), off(onFriday.plusDays(3))))
+                .contains(onFriday.plusDays(7));
+        ShiftChange saturday = new ShiftChange(
+                ShiftChange.Kind.EXTRA,
+                onFriday.plusDays(1),
+                onFriday.plusDays(1),
+                LocalTime.of(9, 0),
+                LocalTime.of(12, 0),
+                "");
+        assertThat(next(onFriday, List.of(friday, monday), saturday)).contains(onFriday.plusDays(1));
+        assertThat(next(onFriday, List.of())).isEmpty();
+    }
+
+    private static ShiftChange off(LocalDate day) {
+        return new ShiftChange(ShiftChange.Kind.LEAVE, day, day, LocalTime.of(0, 0), LocalTime.of(23, 59), "");
+    }
+
+    private static Optional<LocalDate> next(LocalDate day, List<Shift> shifts, ShiftChange... changes) {
+        Person person = new Person(new PersonId("bo"), "Bo", Map.of(), shifts, List.of(changes), BigDecimal.ONE);
+        return WorkingDay.after(person, day, ZONE);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package galecrest.server.board;
 
 import galecrest.core.people.PersonId;
+import galecrest.core.people.WorkingDay;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.Sentences;
 import galecrest.server.access.AnyHand;
@@ -12,6 +13,7 @@ import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -84,7 +86,7 @@ public class BoardService {
                 .orElse(new WhatMoved(List.of(), List.of()));
     }
 
-    /** What a hand has on: going on now, next today and tomorrow, later. */
+    /** What a hand has on: going on now, next up to the end of its next day at work, later. */
     @AnyHand
     public MyDay myDay(@Nullable String person) {
         Board board = board();
@@ -93,10 +95,8 @@ public class BoardService {
                 .filter(p -> p.id().equals(mine))
                 .findFirst()
                 .orElseThrow(() -> new BadInput("person", "This account belongs to nobody on the list of people."));
-        LocalDate tomorrow = board.now()
-                .atZone(java.time.ZoneId.of(board.zone()))
-                .toLocalDate()
-                .plusDays(1);
+        ZoneId zone = ZoneId.of(board.zone());
+        LocalDate lastDay = nextDayIn(new PersonId(me.id()), board.now(), zone);
         List<String> now = new ArrayList<>();
         List<String> next = new ArrayList<>();
         List<String> later = new ArrayList<>();
@@ -105,12 +105,9 @@ public class BoardService {
                 .sorted(Comparator.comparing((Board.WorkView w) -> w.placed().start())
                         .thenComparing(Board.WorkView::id))
                 .forEach(w -> {
-                    LocalDate day = w.placed()
-                            .start()
-                            .atZone(java.time.ZoneId.of(board.zone()))
-                            .toLocalDate();
+                    LocalDate day = w.placed().start().atZone(zone).toLocalDate();
                     boolean going = w.job() != null && w.job().startedBy().contains(me.id()) && w.hold() == null;
-                    (going ? now : day.isAfter(tomorrow) ? later : next).add(w.id());
+                    (going ? now : day.isAfter(lastDay) ? later : next).add(w.id());
                 });
         PlanService.News news = plans.newsFor(who.account().username());
         return new MyDay(
@@ -118,8 +115,19 @@ public class BoardService {
                 now,
                 next,
                 later.stream().limit(12).toList(),
+                lastDay.atStartOfDay(zone).toInstant(),
                 news.publishedAt().orElse(null),
                 news.difference().map(d -> changes(d, me.id())).orElse(List.of()));
+    }
+
+    /** The next day on which a person is in: of a Friday evening that is Monday. Tomorrow for whom no hours are known. */
+    private LocalDate nextDayIn(PersonId person, Instant now, ZoneId zone) {
+        LocalDate today = now.atZone(zone).toLocalDate();
+        return plans.current().shop().people().stream()
+                .filter(p -> p.id().equals(person))
+                .findFirst()
+                .flatMap(p -> WorkingDay.after(p, today, zone))
+                .orElse(today.plusDays(1));
     }
 
     /** What moved for a person. */
@@ -149,6 +157,7 @@ public class BoardService {
     /**
      * Works of a hand, by id.
      *
+     * @param nextUntil the day, from its midnight, to whose end <em>next</em> reaches
      * @param publishedAt when people were last told
      * @param changes what moved for this hand since it last looked
      */
@@ -157,6 +166,7 @@ public class BoardService {
             List<String> now,
             List<String> next,
             List<String> later,
+            Instant nextUntil,
             @Nullable Instant publishedAt,
             List<Change> changes) {}
 
