@@ -13,15 +13,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 class AccessibilityTest extends BrowserTest {
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
 
-    private static final List<String> DESK = List.of(
-            "/walk",
-            "/runway",
-            "/build",
-            "/walk?view=now",
-            "/desk",
-            "/ledger",
-            "/shop/people",
-            "/shop/rules");
+    private static final List<String> DESK =
+            List.of("/walk", "/runway", "/build", "/walk?view=now", "/desk", "/ledger", "/shop/people", "/shop/rules");
 
     @ParameterizedTest
     @EnumSource(names = {"LIGHT", "DARK"})
@@ -45,8 +38,7 @@ class AccessibilityTest extends BrowserTest {
     private static void shutsNobodyOut(Page page, String path) {
         page.waitForSelector("h1");
         List<String> violations = new AxeBuilder(page)
-                .withTags(RULES)
-                .exclude("[data-mantine-shared-portal-node]").analyze().getViolations().stream()
+                .withTags(RULES).exclude("[data-mantine-shared-portal-node]").analyze().getViolations().stream()
                         .map(v -> v.getId() + ": "
                                 + v.getNodes().stream()
                                         .limit(3)
