@@ -48,12 +48,12 @@ final class DriveFit {
             Usage busy = taken.pools[someone];
             if (!in
                     || busy.crowded(busy.stepAt(told[i]), told[i + 1], 0) >= 0
-                    || taken.cars[task.build()].conflict(told[i], told[i + 1], Stays.Claim.AWAY, 0, -1) >= 0) {
+                    || taken.cars[task.build()].conflict(told[i], told[i + 1], CarClaim.AWAY, 0, -1) >= 0) {
                 return false;
             }
         }
         if (driver != someone || stretches[0] != told[0]) {
-            cause.set(Cause.NOTHING, -1, -1, 0);
+            cause.set(Cause.Kind.NOTHING, -1, -1, 0);
         }
         driver = someone;
         stretches = told;
@@ -84,7 +84,7 @@ final class DriveFit {
         SlotWindows hours = model.calendars.person(model.pools.anyOf(someone));
         Usage busy = taken.pools[someone];
         Stays claims = taken.cars[task.build()];
-        now.set(Cause.NOTHING, -1, -1, 0);
+        now.set(Cause.Kind.NOTHING, -1, -1, 0);
         int slot = Math.max(from, endNotBefore - task.length());
         while (true) {
             slot = hours.next(slot);
@@ -100,15 +100,15 @@ final class DriveFit {
             if (step >= 0) {
                 int relief = busy.relieved(step, 0);
                 slot = busy.slotOf(relief);
-                now.set(Cause.PERSON_BUSY, busy.endedAt(relief), someone, slot);
+                now.set(Cause.Kind.PERSON_BUSY, busy.endedAt(relief), someone, slot);
                 continue;
             }
-            int claim = claims.conflict(slot, end, Stays.Claim.AWAY, 0, -1);
+            int claim = claims.conflict(slot, end, CarClaim.AWAY, 0, -1);
             if (claim < 0) {
                 return slot;
             }
             slot = claims.end(claim);
-            now.set(Cause.CAR_CLAIMED, claims.owner(claim), Stays.Claim.ofWhole(claims.who(claim)), slot);
+            now.set(Cause.Kind.CAR_CLAIMED, claims.owner(claim), CarClaim.ofWhole(claims.who(claim)), slot);
         }
     }
 }

@@ -122,9 +122,9 @@ final class Finished {
         Work work = model.network.works.get(node);
         if (task instanceof Task.JobTask job) {
             Cause missed = schedule.missed[node];
-            boolean broke = missed != null && schedule.planned(node) && missed.kind != Cause.NOTHING;
+            boolean broke = missed != null && schedule.planned(node) && missed.kind != Cause.Kind.NOTHING;
             if (broke && job.exactly() != null) {
-                String when = missed.kind == Cause.AFTER || missed.kind == Cause.BOUND
+                String when = missed.kind == Cause.Kind.AFTER || missed.kind == Cause.Kind.BOUND
                         ? "before that instant it cannot start: "
                         : "it cannot start exactly then: ";
                 missed(node, when + said(node, missed));
@@ -155,7 +155,7 @@ final class Finished {
     }
 
     private String said(int node, Cause cause) {
-        if (cause.kind == Cause.PASSED) {
+        if (cause.kind == Cause.Kind.PASSED) {
             return "that instant has passed.";
         }
         return new Sentences(model.network.shop).reason(reasons.of(node, cause));

@@ -10,7 +10,7 @@ import java.util.PriorityQueue;
  * it before a date, one after another and without a break. A schedule that is certain to be worse than it may be need not
  * be finished.
  */
-final class Floor {
+final class Floor implements Schedule.Limit {
     /** Of each node, the hard dates that wait for it, and the least number of slots from when it is ready to those. */
     private final int[][] dates;
 
@@ -85,7 +85,8 @@ final class Floor {
     }
 
     /** Whether the schedule can still be no worse than the limit, now that the node is placed. */
-    boolean allows(Schedule schedule, int node) {
+    @Override
+    public boolean allows(Schedule schedule, int node) {
         if (!schedule.planned(node)) {
             most = Double.MAX_VALUE;
             return true;

@@ -85,7 +85,7 @@ final class JobFit {
         bestCrew = null;
         bestEnd = SlotWindows.NEVER;
         int laterEnd = SlotWindows.NEVER;
-        later.set(Cause.SHIFT, -1, -1, 0);
+        later.set(Cause.Kind.SHIFT, -1, -1, 0);
         walk.next(task, slots);
         place = 0;
         for (Crew someCrew : crews) {
@@ -97,7 +97,7 @@ final class JobFit {
                     keep();
                 } else if (found && walk.start != slot && walk.end < laterEnd) {
                     laterEnd = walk.end;
-                    if (walk.cause.kind != Cause.NOTHING) {
+                    if (walk.cause.kind != Cause.Kind.NOTHING) {
                         walk.resolve();
                         later.set(walk.cause);
                     }
@@ -117,8 +117,8 @@ final class JobFit {
         if (walk.start != bestStart) {
             return walk.start < bestStart;
         }
-        boolean personal = Cause.personal(walk.cause.kind);
-        return personal == Cause.personal(bestCause.kind) ? preferred() : !personal;
+        boolean personal = walk.cause.kind.personal();
+        return personal == bestCause.kind.personal() ? preferred() : !personal;
     }
 
     /** Whether of two places that are equally good it is this one that is kept, not the best. */
@@ -131,7 +131,7 @@ final class JobFit {
         if (bestCrew == null) {
             return SlotWindows.NEVER;
         }
-        return preferred() || Cause.personal(bestCause.kind) ? bestStart : bestStart - 1;
+        return preferred() || bestCause.kind.personal() ? bestStart : bestStart - 1;
     }
 
     /** A place that was found elsewhere, taken as the best. */
@@ -140,7 +140,7 @@ final class JobFit {
         bestStation = station;
         bestStart = start;
         bestEnd = end;
-        bestCause.set(Cause.NOTHING, -1, -1, 0);
+        bestCause.set(Cause.Kind.NOTHING, -1, -1, 0);
     }
 
     private void keep() {

@@ -86,9 +86,9 @@ final class JobWalk {
             busy = busy < 0 && taken.gaps[pool] != null && firstGap[pool] == first ? pool : busy;
         }
         if (first > from) {
-            cause.set(Cause.PERSON_BUSY, UNKNOWN, busy, first);
+            cause.set(Cause.Kind.PERSON_BUSY, UNKNOWN, busy, first);
         } else {
-            cause.set(Cause.NOTHING, -1, -1, 0);
+            cause.set(Cause.Kind.NOTHING, -1, -1, 0);
         }
         if (crew.pools.length > 1 && !toGap(latestEnd)) {
             return false;
@@ -116,7 +116,7 @@ final class JobWalk {
     boolean beginAt(Crew someCrew, int slot) {
         crew = someCrew;
         start = slot;
-        cause.set(Cause.NOTHING, -1, -1, 0);
+        cause.set(Cause.Kind.NOTHING, -1, -1, 0);
         for (int pool : crew.pools) {
             freeTo[pool] = UNKNOWN;
             gapAt[pool] = 0;
@@ -199,7 +199,7 @@ final class JobWalk {
             gapAt[pool] = gaps.found();
             freeTo[pool] = gaps.endOf(gapAt[pool]);
             if (free > start) {
-                cause.set(Cause.PERSON_BUSY, UNKNOWN, pool, free);
+                cause.set(Cause.Kind.PERSON_BUSY, UNKNOWN, pool, free);
                 start = free;
                 agreed = 1;
             }
@@ -217,7 +217,7 @@ final class JobWalk {
             SlotWindows leave = model.calendars.onLeave(person);
             if (!leave.isEmpty() && leave.opensWithin(from, open)) {
                 int back = model.calendars.person(person).next(leave.next(from));
-                cause.set(Cause.PERSON_AWAY, person, -1, Math.min(back, model.slots));
+                cause.set(Cause.Kind.PERSON_AWAY, person, -1, Math.min(back, model.slots));
             }
         }
     }
@@ -246,7 +246,7 @@ final class JobWalk {
                 int clash = size > 1 ? start : hours.next(Math.max(usage.slotOf(step), start));
                 if (clash < Math.min(until, end)) {
                     start = until;
-                    cause.set(Cause.PERSON_BUSY, usage.endedAt(relief), pool, until);
+                    cause.set(Cause.Kind.PERSON_BUSY, usage.endedAt(relief), pool, until);
                     return true;
                 }
                 step = usage.crowded(relief, end, most);
@@ -268,7 +268,7 @@ final class JobWalk {
         } else {
             last = stay;
         }
-        cause.set(Cause.STATION_TAKEN, stays.owner(last), station, start);
+        cause.set(Cause.Kind.STATION_TAKEN, stays.owner(last), station, start);
         return true;
     }
 
@@ -279,7 +279,7 @@ final class JobWalk {
             return false;
         }
         start = claims.end(claim);
-        cause.set(Cause.CAR_CLAIMED, claims.owner(claim), claims.who(claim), start);
+        cause.set(Cause.Kind.CAR_CLAIMED, claims.owner(claim), claims.who(claim), start);
         return true;
     }
 
@@ -292,7 +292,7 @@ final class JobWalk {
             if (step >= 0) {
                 int relief = usage.relieved(step, most);
                 start = usage.slotOf(relief);
-                cause.set(Cause.ZONE_FULL, usage.endedAt(relief), -1, start);
+                cause.set(Cause.Kind.ZONE_FULL, usage.endedAt(relief), -1, start);
                 return true;
             }
         }
@@ -307,7 +307,7 @@ final class JobWalk {
             return false;
         }
         endFrom = claims.end(claim);
-        cause.set(Cause.CURES_INTO, claims.owner(claim), -1, endFrom);
+        cause.set(Cause.Kind.CURES_INTO, claims.owner(claim), -1, endFrom);
         return true;
     }
 }

@@ -29,34 +29,33 @@ final class Reasons {
     Because of(int node, Cause cause) {
         Instant until = model.grid.instant(Math.min(cause.until, model.slots));
         return switch (cause.kind) {
-            case Cause.SHIFT -> new Because.Shift();
-            case Cause.BOUND -> model.network.bounds.get(node).get(cause.ref).because();
-            case Cause.AFTER -> after(model.before[node][cause.ref]);
-            case Cause.PERSON_BUSY ->
-                new Because.PersonBusy(busy(cause), work(cause).id(), until);
-            case Cause.PERSON_AWAY -> new Because.PersonAway(person(cause.ref), until);
-            case Cause.STATION_TAKEN ->
+            case SHIFT -> new Because.Shift();
+            case BOUND -> model.network.bounds.get(node).get(cause.ref).because();
+            case AFTER -> after(model.before[node][cause.ref]);
+            case PERSON_BUSY -> new Because.PersonBusy(busy(cause), work(cause).id(), until);
+            case PERSON_AWAY -> new Because.PersonAway(person(cause.ref), until);
+            case STATION_TAKEN ->
                 new Because.StationTaken(
                         model.network.shop.stations().get(cause.aux).id(),
                         work(cause).id(),
                         until);
-            case Cause.CAR_CLAIMED -> claimed(node, cause, until);
-            case Cause.CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
-            case Cause.VENDOR_SHUT ->
+            case CAR_CLAIMED -> claimed(node, cause, until);
+            case CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
+            case VENDOR_SHUT ->
                 new Because.VendorShut(
                         model.network.shop.vendors().get(cause.ref).id(), until);
-            case Cause.ZONE_FULL ->
+            case ZONE_FULL ->
                 new Because.ZoneFull(
                         ((Job) model.network.works.get(node)).zone(),
                         work(cause).id(),
                         until);
-            case Cause.SLOT ->
+            case SLOT ->
                 new Because.Slot(((Outwork) model.network.works.get(node))
                         .slot()
                         .orElseThrow()
                         .from());
-            case Cause.PINNED -> new Because.Pinned(exactPin(node));
-            case Cause.TOLD -> new Because.Told();
+            case PINNED -> new Because.Pinned(exactPin(node));
+            case TOLD -> new Because.Told();
             default -> new Because.Nothing();
         };
     }
@@ -90,10 +89,10 @@ final class Reasons {
 
     private Because claimed(int node, Cause cause, Instant until) {
         return switch (cause.aux) {
-            case Stays.Claim.AWAY -> new Because.CarAway(work(cause).id(), until);
-            case Stays.Claim.CURING_ZONE, Stays.Claim.CURING_CAR ->
+            case CarClaim.AWAY -> new Because.CarAway(work(cause).id(), until);
+            case CarClaim.CURING_ZONE, CarClaim.CURING_CAR ->
                 new Because.Curing(work(cause).id(), until);
-            case Stays.Claim.WHOLE_CAR -> new Because.WholeCar(work(cause).id(), until);
+            case CarClaim.WHOLE_CAR -> new Because.WholeCar(work(cause).id(), until);
             default ->
                 model.tasks[node] instanceof Task.JobTask job && job.wholeCar()
                         ? new Because.WholeCar(work(cause).id(), until)

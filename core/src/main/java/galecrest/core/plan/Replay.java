@@ -91,7 +91,7 @@ final class Replay {
         likely.generate(order, keep);
         for (int node : order) {
             boolean drive = policy.tasks[node] instanceof Task.DriveTask;
-            if (likely.cause[node].kind == Cause.TOLD && !drive) {
+            if (likely.cause[node].kind == Cause.Kind.TOLD && !drive) {
                 policy.waits[node] = planned[node];
             }
             policy.told[node] = drive ? planned[node] : -1;

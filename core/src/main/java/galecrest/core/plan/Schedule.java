@@ -90,13 +90,13 @@ final class Schedule {
     /** The node that made this one wait; −1 where none did. */
     int blocker(int node) {
         Cause why = cause[node];
-        if (Cause.taken(why.kind)) {
+        if (why.kind.taken()) {
             return why.ref < model.size ? why.ref : -1;
         }
-        if (why.kind == Cause.VENDOR_SHUT) {
+        if (why.kind == Cause.Kind.VENDOR_SHUT) {
             return why.aux;
         }
-        return why.kind == Cause.AFTER ? model.before[node][why.ref].from() : -1;
+        return why.kind == Cause.Kind.AFTER ? model.before[node][why.ref].from() : -1;
     }
 
     /** Makes the schedule of a list in which no node comes before one that it follows. */
@@ -107,12 +107,17 @@ final class Schedule {
         }
     }
 
-    /** The same, but left unfinished as soon as it is certain to be worse than the floor allows; then false. */
-    boolean generate(int[] list, boolean[] picked, Floor floor) {
+    /** Asked after each node that is placed, whether the schedule is worth going on with. */
+    interface Limit {
+        boolean allows(Schedule schedule, int node);
+    }
+
+    /** The same, but left unfinished as soon as the limit says so; then false. */
+    boolean generate(int[] list, boolean[] picked, Limit limit) {
         begin(list, picked);
         for (int node : list) {
             place(node);
-            if (!floor.allows(this, node)) {
+            if (!limit.allows(this, node)) {
                 return false;
             }
         }
@@ -136,15 +141,15 @@ final class Schedule {
         station[node] = -1;
         startSlot = 0;
         endSlot = 0;
-        startCause.set(Cause.NOTHING, -1, -1, 0);
-        endCause.set(Cause.NOTHING, -1, -1, 0);
+        startCause.set(Cause.Kind.NOTHING, -1, -1, 0);
+        endCause.set(Cause.Kind.NOTHING, -1, -1, 0);
         if (model.boundSlot[node] > 0) {
             startSlot = model.boundSlot[node];
-            startCause.set(Cause.BOUND, model.boundIndex[node], -1, startSlot);
+            startCause.set(Cause.Kind.BOUND, model.boundIndex[node], -1, startSlot);
         }
         if (model.waits[node] > startSlot) {
             startSlot = model.waits[node];
-            startCause.set(Cause.TOLD, -1, -1, startSlot);
+            startCause.set(Cause.Kind.TOLD, -1, -1, startSlot);
         }
         Network.Arc[] arcs = model.before[node];
         for (int i = 0; i < arcs.length; i++) {
@@ -178,11 +183,11 @@ final class Schedule {
         if (arc.type() == Link.Type.FINISH_FINISH) {
             if (slot > endSlot) {
                 endSlot = slot;
-                endCause.set(Cause.AFTER, index, -1, slot);
+                endCause.set(Cause.Kind.AFTER, index, -1, slot);
             }
         } else if (slot > startSlot) {
             startSlot = slot;
-            startCause.set(Cause.AFTER, index, -1, slot);
+            startCause.set(Cause.Kind.AFTER, index, -1, slot);
         }
         return true;
     }
@@ -227,7 +232,7 @@ final class Schedule {
         if (plainEnd < endSlot) {
             cause[node].set(endCause);
         } else if (startSlot == 0 && start[node] > 0) {
-            cause[node].set(Cause.SHIFT, -1, -1, 0);
+            cause[node].set(Cause.Kind.SHIFT, -1, -1, 0);
         } else {
             cause[node].set(startCause);
         }
@@ -358,7 +363,7 @@ final class Schedule {
         take(node, job);
         start[node] = first;
         if (waits) {
-            cause[node].set(Cause.AFTER, arc, -1, bound(model.before[node][arc]));
+            cause[node].set(Cause.Kind.AFTER, arc, -1, bound(model.before[node][arc]));
         }
     }
 
@@ -368,7 +373,7 @@ final class Schedule {
             return false;
         }
         startSlot = model.told[node];
-        startCause.set(Cause.TOLD, -1, -1, startSlot);
+        startCause.set(Cause.Kind.TOLD, -1, -1, startSlot);
         return true;
     }
 
@@ -377,7 +382,7 @@ final class Schedule {
     }
 
     private void jobCause(int node, int work) {
-        if (jobs.bestCause.kind != Cause.NOTHING) {
+        if (jobs.bestCause.kind != Cause.Kind.NOTHING) {
             cause[node].set(jobs.bestCause);
             return;
         }
@@ -390,7 +395,7 @@ final class Schedule {
         int slot = job.exactly().slot();
         if (slot < startSlot) {
             why.set(startCause);
-            why.kind = startSlot == 0 ? Cause.PASSED : why.kind;
+            why.kind = startSlot == 0 ? Cause.Kind.PASSED : why.kind;
             return false;
         }
         jobs.exactly(
@@ -404,9 +409,9 @@ final class Schedule {
         if (jobs.bestCrew == null) {
             return false;
         }
-        why.set(Cause.NOTHING, -1, -1, 0);
+        why.set(Cause.Kind.NOTHING, -1, -1, 0);
         take(node, job);
-        cause[node].set(Cause.PINNED, -1, -1, slot);
+        cause[node].set(Cause.Kind.PINNED, -1, -1, slot);
         return true;
     }
 
@@ -429,12 +434,12 @@ final class Schedule {
                 return false;
             }
         }
-        why.set(Cause.NOTHING, -1, -1, 0);
+        why.set(Cause.Kind.NOTHING, -1, -1, 0);
         take(node, job);
         if (alsoFirst) {
             jobCause(node, work);
         } else {
-            cause[node].set(Cause.TOLD, -1, -1, told.slot());
+            cause[node].set(Cause.Kind.TOLD, -1, -1, told.slot());
         }
         return true;
     }
@@ -497,12 +502,12 @@ final class Schedule {
         ready[node] = trips.ready;
         slotMissed[node] = trips.slotMissed;
         if (trip.away()) {
-            cause[node].set(Cause.NOTHING, -1, -1, 0);
+            cause[node].set(Cause.Kind.NOTHING, -1, -1, 0);
         } else if (trip.exactly() != null && trips.leaves == trip.exactly().slot()) {
-            cause[node].set(Cause.PINNED, -1, -1, 0);
-        } else if (trips.cause.kind != Cause.NOTHING) {
+            cause[node].set(Cause.Kind.PINNED, -1, -1, 0);
+        } else if (trips.cause.kind != Cause.Kind.NOTHING) {
             cause[node].set(trips.cause);
-            if (trips.cause.kind == Cause.VENDOR_SHUT && startCause.kind == Cause.AFTER) {
+            if (trips.cause.kind == Cause.Kind.VENDOR_SHUT && startCause.kind == Cause.Kind.AFTER) {
                 cause[node].aux = model.before[node][startCause.ref].from();
             }
         } else {
@@ -510,7 +515,7 @@ final class Schedule {
         }
         if (trip.wholeCar()) {
             int from = trip.away() ? Math.min(trips.leaves, 0) : trips.leaves;
-            taken.cars[trip.build()].add(from, trips.ready, Stays.Claim.AWAY, 0, -1, node);
+            taken.cars[trip.build()].add(from, trips.ready, CarClaim.AWAY, 0, -1, node);
         }
     }
 
@@ -537,12 +542,12 @@ final class Schedule {
         ready[node] = end[node];
         for (int i = 0; i < stretches.length; i += 2) {
             taken.busy(drivesFit.driver, stretches[i], stretches[i + 1], node);
-            taken.cars[task.build()].add(stretches[i], stretches[i + 1], Stays.Claim.AWAY, 0, -1, node);
+            taken.cars[task.build()].add(stretches[i], stretches[i + 1], CarClaim.AWAY, 0, -1, node);
         }
         driver[node] = drivesFit.driver;
         if (task.exactly() != null && start[node] == task.exactly().slot()) {
-            cause[node].set(Cause.PINNED, -1, -1, 0);
-        } else if (drivesFit.cause.kind != Cause.NOTHING) {
+            cause[node].set(Cause.Kind.PINNED, -1, -1, 0);
+        } else if (drivesFit.cause.kind != Cause.Kind.NOTHING) {
             cause[node].set(drivesFit.cause);
         } else {
             plainCause(node, end[node]);
@@ -553,10 +558,10 @@ final class Schedule {
         int from = Math.max(startSlot, endSlot - block.length());
         if (block.claims()) {
             Stays claims = taken.cars[block.build()];
-            for (int claim; (claim = claims.conflict(from, from + block.length(), Stays.Claim.AWAY, 0, -1)) >= 0; ) {
+            for (int claim; (claim = claims.conflict(from, from + block.length(), CarClaim.AWAY, 0, -1)) >= 0; ) {
                 from = claims.end(claim);
             }
-            claims.add(from, from + block.length(), Stays.Claim.AWAY, 0, -1, node);
+            claims.add(from, from + block.length(), CarClaim.AWAY, 0, -1, node);
         }
         start[node] = from;
         end[node] = from + block.length();

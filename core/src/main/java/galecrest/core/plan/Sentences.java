@@ -24,8 +24,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /** Says what a plan says in sentences, with the names of the shop and times as people say them. */
 public final class Sentences {
@@ -84,8 +82,8 @@ public final class Sentences {
     }
 
     /** What holds a piece of work, naming it: "Fit exhaust: the part flange is ready Wed 12:00". */
-    public String held(CarReport.HeldBy held) {
-        Work work = works.get(held.work());
+    public String held(WorkId id, Because because) {
+        Work work = works.get(id);
         if (work instanceof Outwork outwork && outwork.away().isPresent()) {
             String vendor = shop.vendors().stream()
                     .filter(v -> v.id().equals(outwork.vendor()))
@@ -95,15 +93,7 @@ public final class Sentences {
             return work.name() + " is at " + vendor + ", back "
                     + time(outwork.away().get().back().likely());
         }
-        return work(held.work()) + ": " + reason(held.because());
-    }
-
-    /** That a job may run past the day of who is to do it: "hang wing does not fit Mara's hours in 9 %". */
-    public String overrun(Chance.Overrun overrun, Plan.@Nullable Placed placed) {
-        String whose = placed == null || placed.crew().isEmpty()
-                ? "the hours of the day"
-                : placed.crew().stream().map(this::person).collect(Collectors.joining(" and ")) + "'s hours";
-        return work(overrun.work()) + " does not fit " + whose + " in " + Math.round(100 * overrun.share()) + " %";
+        return work(id) + ": " + reason(because);
     }
 
     /** Why work starts no sooner, as the end of the sentence "… waits because …". */
@@ -219,17 +209,6 @@ public final class Sentences {
 
     public String build(BuildId id) {
         return cars.getOrDefault(id, "?");
-    }
-
-    /** An uncertainty in words. */
-    public String driver(Chance.Driver driver) {
-        return switch (driver.what()) {
-            case WORK -> "how long " + work(new WorkId(driver.id())) + " takes";
-            case FINDINGS -> "whether " + work(new WorkId(driver.id())) + " finds more to do";
-            case OUTWORK -> "when " + work(new WorkId(driver.id())) + " comes back, and whether right";
-            case PART -> "when " + part(new PartId(driver.id())) + " comes";
-            case AT_RISK -> "whether a start at risk must be done again";
-        };
     }
 
     private String car(WorkId id) {

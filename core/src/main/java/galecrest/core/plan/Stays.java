@@ -20,7 +20,7 @@ final class Stays {
     /**
      * Adds a stay.
      *
-     * @param who the build of a car at a station; how a claim holds a car, see {@link Claim}
+     * @param who the build of a car at a station; how a claim holds a car, see {@link CarClaim}
      * @param owner the work whose stay it is
      */
     void add(int from, int to, int who, int zone, int station, int owner) {
@@ -88,7 +88,7 @@ final class Stays {
         int last = -1;
         for (int i = before(to) - 1; i >= 0 && columns[FIELDS][i] > from; i--) {
             if (columns[1][i] > from
-                    && Claim.excludes(columns[2][i], columns[3][i], columns[4][i], hold, zone, station)
+                    && CarClaim.excludes(columns[2][i], columns[3][i], columns[4][i], hold, zone, station)
                     && (last < 0 || columns[1][i] > columns[1][last])) {
                 last = i;
             }
@@ -106,38 +106,5 @@ final class Stays {
 
     int owner(int stay) {
         return columns[5][stay];
-    }
-
-    /** How a piece of work claims its car. */
-    static final class Claim {
-        static final int ON_CAR = 0;
-        static final int WHOLE_CAR = 1;
-        static final int AWAY = 2;
-        static final int CURING_ZONE = 3;
-        static final int CURING_CAR = 4;
-
-        private Claim() {}
-
-        static boolean curing(int hold) {
-            return hold >= CURING_ZONE;
-        }
-
-        /** How a claim is in the way of what takes the car as a whole. */
-        static int ofWhole(int hold) {
-            return hold == ON_CAR ? WHOLE_CAR : hold;
-        }
-
-        static boolean excludes(int a, int zoneA, int stationA, int b, int zoneB, int stationB) {
-            if (curing(a) && curing(b)) {
-                return false;
-            }
-            if (a != ON_CAR && a != CURING_ZONE || b != ON_CAR && b != CURING_ZONE) {
-                return true;
-            }
-            if (curing(a) || curing(b)) {
-                return zoneA == zoneB;
-            }
-            return stationA >= 0 && stationB >= 0 && stationA != stationB;
-        }
     }
 }

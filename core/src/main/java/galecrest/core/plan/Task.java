@@ -13,7 +13,7 @@ sealed interface Task {
      * @param high slots that it takes at the most, by its estimate
      * @param zone the zone on the car; where it is not on the car, nothing
      * @param cure slots until it counts as finished
-     * @param cureHold how its curing claims the car, a hold of {@link Stays.Claim}; −1 for not at all
+     * @param cureHold how its curing claims the car, a hold of {@link CarClaim}; −1 for not at all
      * @param crews who could do it: what people were told first
      * @param stations where it can be done; {@code {-1}} for no station
      * @param listedCrews the crews whatever people were told
@@ -62,7 +62,7 @@ sealed interface Task {
         }
 
         int hold() {
-            return wholeCar ? Stays.Claim.WHOLE_CAR : Stays.Claim.ON_CAR;
+            return wholeCar ? CarClaim.WHOLE_CAR : CarClaim.ON_CAR;
         }
     }
 

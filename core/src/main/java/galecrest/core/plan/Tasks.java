@@ -147,7 +147,7 @@ final class Tasks {
     }
 
     static int cureHold(Job job) {
-        return job.cureLock() == CureLock.WHOLE_CAR ? Stays.Claim.CURING_CAR : Stays.Claim.CURING_ZONE;
+        return job.cureLock() == CureLock.WHOLE_CAR ? CarClaim.CURING_CAR : CarClaim.CURING_ZONE;
     }
 
     /** What people were told of the job, where it still could be so. */

@@ -20,7 +20,7 @@ final class TripFit {
 
     /** Finds the earliest trip; {@code cause.kind} is {@link Cause#NOTHING} where nothing taken moved it. */
     boolean find(Task.TripTask trip, int node, int from, int endNotBefore) {
-        cause.set(Cause.NOTHING, -1, -1, 0);
+        cause.set(Cause.Kind.NOTHING, -1, -1, 0);
         slotMissed = false;
         if (trip.away()) {
             return away(trip, node);
@@ -59,7 +59,7 @@ final class TripFit {
         if (!met || conflict(trip) >= 0) {
             return false;
         }
-        cause.set(Cause.SLOT, -1, -1, leaves);
+        cause.set(Cause.Kind.SLOT, -1, -1, leaves);
         return true;
     }
 
@@ -74,7 +74,7 @@ final class TripFit {
             leaves = intoOpenHours(trip, first);
             if (leaves > first) {
                 int opens = model.calendars.vendor(trip.vendor()).next(first + trip.out());
-                cause.set(Cause.VENDOR_SHUT, trip.vendor(), -1, opens);
+                cause.set(Cause.Kind.VENDOR_SHUT, trip.vendor(), -1, opens);
             }
             int done = model.calendars.vendorClosing(trip.vendor(), leaves + trip.out(), model.turnaround[node]);
             if (done == SlotWindows.NEVER) {
@@ -91,7 +91,7 @@ final class TripFit {
             } else if (claim >= 0) {
                 Stays claims = taken.cars[trip.build()];
                 leaves = claims.end(claim);
-                cause.set(Cause.CAR_CLAIMED, claims.owner(claim), Stays.Claim.ofWhole(claims.who(claim)), leaves);
+                cause.set(Cause.Kind.CAR_CLAIMED, claims.owner(claim), CarClaim.ofWhole(claims.who(claim)), leaves);
             } else {
                 return true;
             }
@@ -125,6 +125,6 @@ final class TripFit {
     }
 
     private int conflict(Task.TripTask trip) {
-        return trip.wholeCar() ? taken.cars[trip.build()].conflict(leaves, ready, Stays.Claim.AWAY, 0, -1) : -1;
+        return trip.wholeCar() ? taken.cars[trip.build()].conflict(leaves, ready, CarClaim.AWAY, 0, -1) : -1;
     }
 }

@@ -15,7 +15,7 @@ final class Waits {
     private final int[] row;
 
     private int rowLength;
-    private int rowKind;
+    private Cause.Kind rowKind = Cause.Kind.NOTHING;
     private int rowOf;
     /** Nodes on the chains that keep to what was told. */
     private final int[] kept = new int[64];
@@ -118,12 +118,12 @@ final class Waits {
             Cause cause = schedule.cause[node];
             int next = -1;
             boolean goesOn = false;
-            if (Cause.taken(cause.kind) && cause.ref >= 0 && cause.ref < model.size) {
+            if (cause.kind.taken() && cause.ref >= 0 && cause.ref < model.size) {
                 next = cause.ref;
                 goesOn = position[node] >= free && position[next] >= free;
-            } else if (cause.kind == Cause.TOLD && keptCount < kept.length) {
+            } else if (cause.kind == Cause.Kind.TOLD && keptCount < kept.length) {
                 kept[keptCount++] = node;
-            } else if (cause.kind == Cause.AFTER) {
+            } else if (cause.kind == Cause.Kind.AFTER) {
                 next = model.before[node][cause.ref].from();
             }
             boolean same = rowLength > 0 && cause.kind == rowKind && cause.aux == rowOf;

@@ -15,7 +15,6 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -157,26 +156,6 @@ class SentencesTest {
     }
 
     @Test
-    void driversAreSaidAsWhatIsNotKnown() {
-        assertThat(List.of(
-                        driver(Chance.What.WORK, "hang doors"),
-                        driver(Chance.What.FINDINGS, "hang doors"),
-                        driver(Chance.What.OUTWORK, "coat header"),
-                        driver(Chance.What.PART, "flange"),
-                        driver(Chance.What.AT_RISK, "l0")))
-                .containsExactly(
-                        "how long hang doors takes",
-                        "whether hang doors finds more to do",
-                        "when coat header comes back, and whether right",
-                        "when flange comes",
-                        "whether a start at risk must be done again");
-    }
-
-    private static String driver(Chance.What what, String id) {
-        return SAY.driver(new Chance.Driver(what, id, 0.5));
-    }
-
-    @Test
     void outworkThatIsAwayIsSaidWithItsVendorAndDay() {
         ShopSnapshot away = SHOP.withWorks(SHOP.works().stream()
                 .map(w -> w instanceof Outwork o
@@ -184,10 +163,9 @@ class SentencesTest {
                                 o.turnaround(), Optional.of(new Outwork.Away(SHOP.now(), Arrival.exactly(THURSDAY))))
                         : w)
                 .toList());
-        CarReport.HeldBy held = new CarReport.HeldBy(COAT, ReasonTag.OUT, new Because.Nothing());
-        assertThat(new Sentences(away).held(held)).isEqualTo("coat header is at vendor, back Thu 14:00");
-        assertThat(SAY.held(new CarReport.HeldBy(DOORS, ReasonTag.HANDS, new Because.Told())))
-                .isEqualTo("hang doors: people were told so");
+        assertThat(new Sentences(away).held(COAT, new Because.Nothing()))
+                .isEqualTo("coat header is at vendor, back Thu 14:00");
+        assertThat(SAY.held(DOORS, new Because.Told())).isEqualTo("hang doors: people were told so");
     }
 
     @Test

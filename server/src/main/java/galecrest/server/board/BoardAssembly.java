@@ -198,7 +198,7 @@ final class BoardAssembly {
     }
 
     private Board.Held held(CarReport.HeldBy held) {
-        String said = words.held(held);
+        String said = words.held(held.work(), held.because());
         return new Board.Held(
                 held.work().value(), held.tag(), said, placed.get(held.work()).start());
     }

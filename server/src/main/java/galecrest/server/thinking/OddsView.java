@@ -3,6 +3,7 @@ package galecrest.server.thinking;
 import galecrest.core.build.WorkId;
 import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.RiskText;
 import galecrest.core.plan.Sentences;
 import galecrest.core.plan.ShopSnapshot;
 import java.time.Instant;
@@ -86,7 +87,7 @@ public record OddsView(
 
     static OddsView of(
             long change, ShopSnapshot shop, Plan plan, Chance chance, List<galecrest.core.plan.Harm.OfThing> harm) {
-        Sentences words = new Sentences(shop);
+        RiskText risks = new RiskText(new Sentences(shop));
         Map<WorkId, Plan.Placed> placed = plan.byWork();
         return new OddsView(
                 change,
@@ -106,7 +107,7 @@ public record OddsView(
                                         .map(c -> new OnChain(c.work().value(), c.share()))
                                         .toList(),
                                 o.drivers().stream()
-                                        .map(d -> new Driver(d.what(), d.id(), words.driver(d), d.correlation()))
+                                        .map(d -> new Driver(d.what(), d.id(), risks.driver(d), d.correlation()))
                                         .toList()))
                         .toList(),
                 harm.stream()
@@ -134,7 +135,7 @@ public record OddsView(
                                         .toList()))
                         .toList(),
                 chance.overruns().stream()
-                        .map(o -> new Overrun(o.work().value(), o.share(), words.overrun(o, placed.get(o.work()))))
+                        .map(o -> new Overrun(o.work().value(), o.share(), risks.overrun(o, placed.get(o.work()))))
                         .toList());
     }
 }
