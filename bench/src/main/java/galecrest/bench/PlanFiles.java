@@ -3,14 +3,14 @@ package galecrest.bench;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.audit.Violation;
-import galecrest.core.plan.Chance;
-import galecrest.core.plan.LowerBound;
+import galecrest.core.insight.LowerBound;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.Simulation;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskProfile;
 import galecrest.server.exchange.CoreJson;
 import galecrest.server.exchange.SnapshotFile;
 import java.io.IOException;
@@ -103,7 +103,7 @@ final class PlanFiles {
     /** The plan and the odds that were shown when the snapshot was saved: a line a date. */
     private static int replay(Path file, SnapshotFile snapshot) {
         Plan plan = snapshot.plan();
-        Chance chance = Simulation.of(
+        RiskProfile chance = MonteCarlo.of(
                         snapshot.shop(),
                         plan,
                         snapshot.luck(Runtime.getRuntime().availableProcessors()),

@@ -2,14 +2,14 @@ package galecrest.bench;
 
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.audit.Violation;
-import galecrest.core.build.Pin;
-import galecrest.core.build.PinId;
-import galecrest.core.plan.ChanceOptions;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.Simulation;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskOptions;
+import galecrest.core.work.Pin;
+import galecrest.core.work.PinId;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -130,7 +130,7 @@ final class Yardsticks {
         ShopSnapshot bare = BigShop.of(BUILDS, JOBS, SEED);
         var first = Planner.think(bare, PlanOptions.interactive(bare), (s, b) -> true);
         ShopSnapshot shop = bare.withPublished(first.plan());
-        Optional<galecrest.core.plan.Guide> guide = Optional.of(first.guide());
+        Optional<galecrest.core.plan.WarmStart> guide = Optional.of(first.guide());
         ShopSnapshot[] edited = new ShopSnapshot[1];
         Plan[] last = new Plan[1];
         Times edits = Times.of(30, 60, round -> {
@@ -146,7 +146,7 @@ final class Yardsticks {
                 "median ≤ 150 ms",
                 String.format(Locale.ROOT, "median %.0f ms, p95 %.0f ms", edits.median(), edits.p95()));
         Times trials =
-                Times.of(1, 5, round -> Simulation.of(shop, first.plan(), ChanceOptions.of(1000, SEED, 2), d -> true));
+                Times.of(1, 5, round -> MonteCarlo.of(shop, first.plan(), RiskOptions.of(1000, SEED, 2), d -> true));
         row(
                 "the same shop, 1,000 Monte Carlo trials",
                 "≤ 4 s on two cores",

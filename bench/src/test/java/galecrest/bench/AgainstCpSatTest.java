@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.planner.Planner;
 import org.junit.jupiter.api.Test;
 
 /** Small shops against OR-Tools CP-SAT, which proves the optimum: the planner finds it nearly always, never beats it. */

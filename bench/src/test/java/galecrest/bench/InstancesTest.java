@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import galecrest.core.audit.PlanAudit;
-import galecrest.core.plan.LowerBound;
+import galecrest.core.insight.LowerBound;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.planner.Planner;
 import org.junit.jupiter.api.Test;
 
 /** Classic instances through the planner's ordinary entry. */

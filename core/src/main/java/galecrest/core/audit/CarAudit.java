@@ -1,16 +1,16 @@
 package galecrest.core.audit;
 
 import galecrest.core.build.Build;
-import galecrest.core.build.CureLock;
-import galecrest.core.build.Job;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Span;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Job;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

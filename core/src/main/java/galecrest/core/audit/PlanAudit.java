@@ -1,15 +1,5 @@
 package galecrest.core.audit;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.Job;
-import galecrest.core.build.Link;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Pin;
-import galecrest.core.build.PinId;
-import galecrest.core.build.RunningIn;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
@@ -20,6 +10,16 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Pin;
+import galecrest.core.work.PinId;
+import galecrest.core.work.RunningIn;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -498,7 +498,7 @@ public final class PlanAudit {
     }
 
     private void links() {
-        Set<galecrest.core.build.LinkId> atRisk = new HashSet<>(plan.startedAtRisk());
+        Set<galecrest.core.work.LinkId> atRisk = new HashSet<>(plan.startedAtRisk());
         for (Link link : shop.links()) {
             Work first = works.get(link.first());
             Work then = works.get(link.then());

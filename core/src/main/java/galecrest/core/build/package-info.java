@@ -1,4 +1,7 @@
-/** Builds and the work in them: jobs, outwork, running-in, links, gates and commitments. */
+/**
+ * A car as a whole: what it is called, its zones, its stages and the gates up to the track. Begin with
+ * {@link galecrest.core.build.Build}.
+ */
 @NullMarked
 package galecrest.core.build;
 

@@ -1,13 +1,13 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.PinId;
-import galecrest.core.build.ReasonTag;
-import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
+import galecrest.core.work.PinId;
+import galecrest.core.work.ReasonTag;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.Optional;
 

@@ -1,13 +1,13 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.PinId;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.PinId;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;

@@ -1,9 +1,9 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;

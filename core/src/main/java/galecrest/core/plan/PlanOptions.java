@@ -1,11 +1,11 @@
 package galecrest.core.plan;
 
-import galecrest.core.build.Status;
+import galecrest.core.work.Status;
 import java.time.Duration;
 import java.util.Optional;
 
 /**
- * How a plan is made. The same snapshot and options give the same plan, unless a {@link Watch} ends it before its
+ * How a plan is made. The same snapshot and options give the same plan, unless a {@link SearchListener} ends it before its
  * steps are done.
  *
  * @param horizon how far ahead work can be placed
@@ -14,8 +14,8 @@ import java.util.Optional;
  * @param seed the luck
  * @param guide an order to begin from, besides the priority rules and the published plan
  */
-public record PlanOptions(Duration horizon, long steps, int searches, long seed, Optional<Guide> guide) {
-    static final Duration HORIZON = Duration.ofDays(500);
+public record PlanOptions(Duration horizon, long steps, int searches, long seed, Optional<WarmStart> guide) {
+    public static final Duration HORIZON = Duration.ofDays(500);
 
     public PlanOptions {
         if (!(steps >= 1)) {
@@ -47,7 +47,7 @@ public record PlanOptions(Duration horizon, long steps, int searches, long seed,
         return new PlanOptions(horizon, other, searches, seed, guide);
     }
 
-    public PlanOptions from(Optional<Guide> known) {
+    public PlanOptions from(Optional<WarmStart> known) {
         return new PlanOptions(horizon, steps, searches, seed, known);
     }
 }

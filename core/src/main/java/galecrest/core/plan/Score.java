@@ -31,7 +31,7 @@ public record Score(
     public static final Score NONE = new Score(0, 0, 0, 0, 0, 0, 0, 0, 0);
 
     /** Differences below this are the noise of summing. */
-    static final double NOISE = 1e-7;
+    public static final double NOISE = 1e-7;
 
     private static final Comparator<Score> ORDER = Comparator.comparingInt(Score::missing)
             .thenComparing((a, b) -> compare(a.hardLateness, b.hardLateness))

@@ -1,11 +1,6 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Build;
-import galecrest.core.build.Commitment;
-import galecrest.core.build.Link;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Pin;
-import galecrest.core.build.Work;
 import galecrest.core.outwork.Vendor;
 import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartLine;
@@ -13,6 +8,11 @@ import galecrest.core.people.Person;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Arrival;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Pin;
+import galecrest.core.work.Work;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;

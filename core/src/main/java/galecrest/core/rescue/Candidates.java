@@ -2,20 +2,20 @@ package galecrest.core.rescue;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Commitment;
-import galecrest.core.build.Job;
-import galecrest.core.build.Link;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Level;
 import galecrest.core.plan.Because;
-import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.risk.RiskProfile;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -45,9 +45,9 @@ final class Candidates {
     /** The same, and what is on the chain in many trials. */
     private final Set<WorkId> chain = new LinkedHashSet<>();
 
-    private final Chance.Odds odds;
+    private final RiskProfile.Odds odds;
 
-    Candidates(ShopSnapshot shop, Plan plan, Chance chance, Commitment commitment) {
+    Candidates(ShopSnapshot shop, Plan plan, RiskProfile chance, Commitment commitment) {
         this.shop = shop;
         this.commitment = commitment;
         shop.works().forEach(w -> works.put(w.id(), w));
@@ -127,7 +127,7 @@ final class Candidates {
             }
         }
         odds.drivers().stream()
-                .filter(d -> d.what() == Chance.What.PART && d.correlation() > OFTEN)
+                .filter(d -> d.what() == RiskProfile.What.PART && d.correlation() > OFTEN)
                 .forEach(d -> parts.add(new PartId(d.id())));
         parts.removeIf(id -> !lines.containsKey(id) || lines.get(id).state().here());
         return parts;
@@ -137,7 +137,7 @@ final class Candidates {
         List<Move> moves = new ArrayList<>();
         Set<WorkId> asked = new LinkedHashSet<>(chain);
         odds.drivers().stream()
-                .filter(d -> d.what() == Chance.What.OUTWORK)
+                .filter(d -> d.what() == RiskProfile.What.OUTWORK)
                 .forEach(d -> asked.add(new WorkId(d.id())));
         for (WorkId id : asked) {
             if (works.get(id) instanceof Outwork outwork && outwork.status() != Status.DONE) {

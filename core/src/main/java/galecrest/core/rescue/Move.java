@@ -1,11 +1,11 @@
 package galecrest.core.rescue;
 
 import galecrest.core.build.BuildId;
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.WorkId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;

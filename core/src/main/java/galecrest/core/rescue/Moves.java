@@ -1,22 +1,22 @@
 package galecrest.core.rescue;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.Estimate;
-import galecrest.core.build.Job;
-import galecrest.core.build.Link;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.RunningIn;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.Estimate;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.RunningIn;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -209,7 +209,7 @@ public final class Moves {
     }
 
     private static String sayShift(ShopSnapshot shop, Move.ExtraShift shift, List<PersonId> people) {
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         Instant from = shift.day().atTime(shift.from()).atZone(shop.zone()).toInstant();
         return "An extra shift for "
                 + people.stream().map(words::person).collect(Collectors.joining(" and ")) + ", " + words.day(from)
@@ -217,7 +217,7 @@ public final class Moves {
     }
 
     private static String say(ShopSnapshot shop, Move move) {
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         if (move instanceof Move.Expedite m) {
             return "Have " + words.part(m.part()) + " sent express, or fetch it";
         } else if (move instanceof Move.AskEarlier m) {

@@ -1,18 +1,18 @@
 package galecrest.core.rescue;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CommitmentId;
 import galecrest.core.people.PersonId;
-import galecrest.core.plan.Chance;
-import galecrest.core.plan.ChanceOptions;
-import galecrest.core.plan.Guide;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.Simulation;
+import galecrest.core.plan.WarmStart;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskOptions;
+import galecrest.core.risk.RiskProfile;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -38,7 +38,7 @@ public final class Rescue {
 
     private final ShopSnapshot shop;
     private final Commitment commitment;
-    private final ChanceOptions luck;
+    private final RiskOptions luck;
     private final Consumer<Progress> progress;
     private final Outcome before;
     private int done;
@@ -94,14 +94,14 @@ public final class Rescue {
             double chanceBefore,
             double chanceAfter) {}
 
-    private record Outcome(Plan plan, Guide guide, Chance chance) {}
+    private record Outcome(Plan plan, WarmStart guide, RiskProfile chance) {}
 
     private Rescue(
             ShopSnapshot shop,
             Plan plan,
-            Guide guide,
+            WarmStart guide,
             Commitment commitment,
-            ChanceOptions luck,
+            RiskOptions luck,
             Consumer<Progress> progress) {
         this.shop = shop;
         this.commitment = commitment;
@@ -120,9 +120,9 @@ public final class Rescue {
     public static List<Tried> of(
             ShopSnapshot shop,
             Plan plan,
-            Guide guide,
+            WarmStart guide,
             CommitmentId commitment,
-            ChanceOptions luck,
+            RiskOptions luck,
             Consumer<Progress> progress) {
         Commitment which = shop.commitments().stream()
                 .filter(c -> c.id().equals(commitment))
@@ -194,8 +194,8 @@ public final class Rescue {
         return simulated(changed, thought.plan(), thought.guide());
     }
 
-    private Outcome simulated(ShopSnapshot changed, Plan plan, Guide guide) {
-        Chance chance = Simulation.of(changed, plan, luck, d -> true).orElseThrow();
+    private Outcome simulated(ShopSnapshot changed, Plan plan, WarmStart guide) {
+        RiskProfile chance = MonteCarlo.of(changed, plan, luck, d -> true).orElseThrow();
         return new Outcome(plan, guide, chance);
     }
 

@@ -1,4 +1,7 @@
-/** What would win a date back: the moves that a shop really has, each tried. */
+/**
+ * Ways to win a date back: candidate moves, each tried by planning with it. Begin with
+ * {@link galecrest.core.rescue.Rescue}.
+ */
 @NullMarked
 package galecrest.core.rescue;
 

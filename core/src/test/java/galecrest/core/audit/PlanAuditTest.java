@@ -2,16 +2,16 @@ package galecrest.core.audit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.planner.Planner;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
+import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -2,8 +2,18 @@ package galecrest.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
+import galecrest.core.planner.calendar.TimeGrid;
+import galecrest.core.planner.network.ActivityNetwork;
+import galecrest.core.planner.network.CriticalPath;
+import galecrest.core.planner.objective.Objective;
+import galecrest.core.planner.problem.Decisions;
+import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.result.PlanBuilder;
+import galecrest.core.planner.search.PriorityRule;
+import galecrest.core.planner.sgs.ActivityList;
+import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
@@ -18,13 +28,14 @@ import org.junit.jupiter.api.Test;
 /** What moved between two plans: nothing between a plan and itself, and the same both ways. */
 class PlanDifferenceTest {
     private static Plan by(ShopSnapshot shop, PriorityRule rule) {
-        Model model = new Model(new Network(shop, new Grid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
-        Urgency urgency = new Urgency(model.network);
+        SchedulingProblem model = new SchedulingProblem(
+                new ActivityNetwork(shop, new TimeGrid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
+        CriticalPath urgency = new CriticalPath(model.network);
         double[] keys = new double[model.size];
         java.util.Arrays.setAll(keys, node -> rule.key(urgency, node));
-        Schedule schedule = new Schedule(model);
-        schedule.generate(Order.by(model, keys), Choices.none(model));
-        return Finished.plan(schedule, new Scorer(model));
+        SerialScheduler schedule = new SerialScheduler(model);
+        schedule.generate(ActivityList.by(model, keys), Decisions.none(model));
+        return PlanBuilder.plan(schedule, new Objective(model));
     }
 
     @Property(tries = 50)
@@ -79,7 +90,7 @@ class PlanDifferenceTest {
         assertThat(difference.toTell()).containsExactlyInAnyOrder(had, gets);
         assertThat(difference.moved()).singleElement().satisfies(m -> assertThat(m.before())
                 .isEqualTo(m.after()));
-        assertThat(new Sentences(shop).moved(difference.moved().get(0))).contains("bleed");
+        assertThat(new ReasonText(shop).moved(difference.moved().get(0))).contains("bleed");
     }
 
     @Test

@@ -2,20 +2,7 @@ package galecrest.core.plan;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.CureLock;
-import galecrest.core.build.Estimate;
 import galecrest.core.build.Gate;
-import galecrest.core.build.Job;
-import galecrest.core.build.Link;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Pin;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
 import galecrest.core.outwork.Offer;
 import galecrest.core.outwork.OfferedSlot;
@@ -35,6 +22,19 @@ import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Estimate;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Pin;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.math.BigDecimal;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -365,7 +365,7 @@ public final class Shops {
         }
 
         /** Both differences from the plain job. */
-        JobShape and(JobShape o) {
+        public JobShape and(JobShape o) {
             return new JobShape(
                     o.zone != PLAIN.zone ? o.zone : zone,
                     onCar && o.onCar,

@@ -5,18 +5,18 @@ import static galecrest.core.plan.Shops.JobShape.needs;
 import static galecrest.core.plan.Shops.shop;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
-import galecrest.core.plan.ChanceOptions;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.Shops;
-import galecrest.core.plan.Simulation;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskOptions;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.WorkId;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -29,12 +29,12 @@ import org.junit.jupiter.api.Test;
 class CandidatesTest {
     private static final CommitmentId DATE = new CommitmentId("date");
     private static final LocalDate MONDAY = Shops.MONDAY.toLocalDate();
-    private static final ChanceOptions LUCK = ChanceOptions.of(40, 1, 1);
+    private static final RiskOptions LUCK = RiskOptions.of(40, 1, 1);
 
     private static List<List<Move>> thoughtOf(Shops shops) {
         ShopSnapshot shop = shops.snapshot();
         var thought = Planner.think(shop, PlanOptions.once(), (s, b) -> true);
-        var chance = Simulation.of(shop, thought.plan(), LUCK, done -> true).orElseThrow();
+        var chance = MonteCarlo.of(shop, thought.plan(), LUCK, done -> true).orElseThrow();
         return new Candidates(shop, thought.plan(), chance, shop.commitments().get(0)).moves();
     }
 

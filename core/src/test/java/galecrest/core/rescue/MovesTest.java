@@ -2,17 +2,17 @@ package galecrest.core.rescue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.Job;
-import galecrest.core.build.Link;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;

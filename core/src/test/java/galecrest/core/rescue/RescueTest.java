@@ -4,15 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import galecrest.core.audit.PlanAudit;
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CommitmentId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
-import galecrest.core.plan.ChanceOptions;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.RiskOptions;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 
 /** Moves change what they say, every plan with them keeps every rule, and what is offered wins something. */
 class RescueTest {
-    private static final ChanceOptions LUCK = ChanceOptions.of(60, 4, 2);
+    private static final RiskOptions LUCK = RiskOptions.of(60, 4, 2);
 
     private static List<Rescue.Tried> rescue(ShopSnapshot shop, CommitmentId commitment, List<Rescue.Progress> told) {
         var thought = Planner.think(shop, PlanOptions.interactive(shop).withSteps(40), (s, b) -> true);

@@ -1,10 +1,10 @@
 package galecrest.server.board;
 
-import galecrest.core.build.WorkId;
-import galecrest.core.plan.Needs;
-import galecrest.core.plan.NowList;
-import galecrest.core.plan.Sentences;
-import galecrest.core.plan.SkillLoad;
+import galecrest.core.insight.DispatchList;
+import galecrest.core.insight.LatestDates;
+import galecrest.core.insight.SkillLoad;
+import galecrest.core.plan.ReasonText;
+import galecrest.core.work.WorkId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.plan.PlanService;
 import java.time.Instant;
@@ -42,7 +42,7 @@ public class AheadService {
             List<ReadyFor> ready,
             List<HeldUp> held) {}
 
-    /** What a person could work on this minute, what the plan gives them first; see {@link NowList}. */
+    /** What a person could work on this minute, what the plan gives them first; see {@link DispatchList}. */
     public record ReadyFor(String personId, List<ReadyWork> works) {}
 
     public record ReadyWork(String workId, boolean own) {}
@@ -65,10 +65,10 @@ public class AheadService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Map<WorkId, Instant> latest = Needs.latestStarts(current.shop(), current.plan());
+        Map<WorkId, Instant> latest = LatestDates.latestStarts(current.shop(), current.plan());
         List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
-        NowList list = NowList.of(current.shop(), current.plan(), latest);
-        Sentences words = new Sentences(current.shop());
+        DispatchList list = DispatchList.of(current.shop(), current.plan(), latest);
+        ReasonText words = new ReasonText(current.shop());
         Ahead fresh = new Ahead(
                 current.change(),
                 current.shop().now(),

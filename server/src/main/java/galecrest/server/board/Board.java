@@ -1,16 +1,16 @@
 package galecrest.server.board;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.CureLock;
 import galecrest.core.build.Gate;
-import galecrest.core.build.Link;
-import galecrest.core.build.ReasonTag;
-import galecrest.core.build.Status;
 import galecrest.core.build.Zone;
 import galecrest.core.parts.PartState;
 import galecrest.core.people.Level;
 import galecrest.core.people.ShiftChange;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Link;
+import galecrest.core.work.ReasonTag;
+import galecrest.core.work.Status;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;

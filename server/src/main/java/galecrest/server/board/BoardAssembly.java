@@ -1,25 +1,25 @@
 package galecrest.server.board;
 
-import galecrest.core.build.Job;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.RunningIn;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.build.Zone;
+import galecrest.core.insight.CarStatus;
+import galecrest.core.insight.Load;
 import galecrest.core.outwork.VendorRecord;
 import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.people.WorkedTime;
-import galecrest.core.plan.CarReport;
-import galecrest.core.plan.Load;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
+import galecrest.core.work.Job;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.RunningIn;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.plan.PlanService;
 import java.time.Instant;
@@ -42,7 +42,7 @@ final class BoardAssembly {
     private final BoardRepository record;
     private final ShopSnapshot shop;
     private final Plan plan;
-    private final Sentences words;
+    private final ReasonText words;
     private final Map<WorkId, Plan.Placed> placed;
     private final Map<WorkId, String> cannot = new HashMap<>();
 
@@ -58,7 +58,7 @@ final class BoardAssembly {
         this.record = record;
         this.shop = current.shop();
         this.plan = this.current.plan();
-        this.words = new Sentences(shop);
+        this.words = new ReasonText(shop);
         this.placed = plan.byWork();
         plan.unplanned().forEach(u -> cannot.put(u.work(), u.reason()));
     }
@@ -159,10 +159,10 @@ final class BoardAssembly {
         var forNow = record.forNow();
         var measurements = record.measurements();
         List<Board.Car> cars = new ArrayList<>();
-        List<CarReport> reports = CarReport.all(shop, plan);
+        List<CarStatus> reports = CarStatus.all(shop, plan);
         for (int i = 0; i < reports.size(); i++) {
             var build = shop.builds().get(i);
-            CarReport report = reports.get(i);
+            CarStatus report = reports.get(i);
             String id = build.id().value();
             var row = rows.get(id);
             if (row == null) {
@@ -197,7 +197,7 @@ final class BoardAssembly {
         return cars;
     }
 
-    private Board.Held held(CarReport.HeldBy held) {
+    private Board.Held held(CarStatus.HeldBy held) {
         String said = words.held(held.work(), held.because());
         return new Board.Held(
                 held.work().value(), held.tag(), said, placed.get(held.work()).start());

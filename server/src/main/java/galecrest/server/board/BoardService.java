@@ -3,7 +3,7 @@ package galecrest.server.board;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkingDay;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
@@ -133,7 +133,7 @@ public class BoardService {
     /** What moved for a person. */
     private List<Change> changes(PlanDifference difference, String person) {
         var shop = plans.current().shop();
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         PersonId id = new PersonId(person);
         return difference.moved().stream()
                 .filter(m -> m.concerns().contains(id))

@@ -1,6 +1,6 @@
 package galecrest.server.board;
 
-import galecrest.core.build.Pin;
+import galecrest.core.work.Pin;
 import org.jspecify.annotations.Nullable;
 
 /** Shows pins. */

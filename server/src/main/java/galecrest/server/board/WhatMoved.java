@@ -1,11 +1,11 @@
 package galecrest.server.board;
 
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
@@ -23,7 +23,7 @@ public record WhatMoved(List<Moves> byPerson, List<Moves> byCar) {
 
     static WhatMoved of(ShopSnapshot shop, PlanDifference difference) {
         Map<WorkId, BuildId> builds = shop.works().stream().collect(Collectors.toMap(Work::id, Work::build));
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         return new WhatMoved(
                 shop.people().stream()
                         .map(p -> moves(
@@ -37,7 +37,7 @@ public record WhatMoved(List<Moves> byPerson, List<Moves> byCar) {
     }
 
     private static Moves moves(
-            String name, PlanDifference difference, Sentences words, Predicate<PlanDifference.Moved> wanted) {
+            String name, PlanDifference difference, ReasonText words, Predicate<PlanDifference.Moved> wanted) {
         return new Moves(
                 name,
                 difference.moved().stream().filter(wanted).map(words::moved).toList());

@@ -1,10 +1,10 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Commitment;
 import galecrest.core.build.Gate;
-import galecrest.core.build.JobSpec;
-import galecrest.core.build.Link;
-import galecrest.core.build.ReasonTag;
+import galecrest.core.sheet.JobSpec;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Link;
+import galecrest.core.work.ReasonTag;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -99,7 +99,7 @@ public class BuildController {
             List<String> after,
             int version) {}
 
-    /** Gentle distance before a gate, a drive a day; see {@link galecrest.core.build.RunningIn}. */
+    /** Gentle distance before a gate, a drive a day; see {@link galecrest.core.work.RunningIn}. */
     record RunningInForm(
             String buildId,
             @Nullable String stage,

@@ -1,14 +1,14 @@
 package galecrest.server.build;
 
-import galecrest.core.build.CaptureLine;
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.CureLock;
 import galecrest.core.build.Gate;
-import galecrest.core.build.JobSpec;
-import galecrest.core.build.Work;
 import galecrest.core.build.Zone;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
+import galecrest.core.sheet.CaptureLine;
+import galecrest.core.sheet.JobSpec;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Work;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.Role;
 import galecrest.server.access.Who;

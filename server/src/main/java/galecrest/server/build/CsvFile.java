@@ -1,10 +1,10 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Job;
-import galecrest.core.build.JobSheet;
-import galecrest.core.build.Link;
-import galecrest.core.build.WorkId;
+import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Problem;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.WorkId;
 import galecrest.server.exchange.CsvTable;
 import java.util.ArrayList;
 import java.util.List;

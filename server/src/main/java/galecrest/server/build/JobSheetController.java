@@ -1,6 +1,6 @@
 package galecrest.server.build;
 
-import galecrest.core.build.JobSheet;
+import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Problem;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,16 +1,16 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Commitment;
-import galecrest.core.build.CommitmentId;
 import galecrest.core.build.Gate;
-import galecrest.core.build.Job;
-import galecrest.core.build.JobSheet;
-import galecrest.core.build.Link;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Problem;
 import galecrest.core.shop.Station;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;

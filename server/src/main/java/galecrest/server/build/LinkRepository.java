@@ -1,6 +1,6 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Link;
+import galecrest.core.work.Link;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.util.Optional;

@@ -1,15 +1,15 @@
 package galecrest.server.build;
 
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Job;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.StationId;
+import galecrest.core.work.Job;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
@@ -66,7 +66,7 @@ public class ProgressService {
             ShopSnapshot shop = plans.shopAsWritten();
             job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> {
                 String on = job.started().orElseThrow().by().stream()
-                        .map(new Sentences(shop)::person)
+                        .map(new ReasonText(shop)::person)
                         .collect(Collectors.joining(" and "));
                 throw new BadInput(
                         "start",
@@ -176,7 +176,7 @@ public class ProgressService {
     /** The open work of a build, as planned: what a captured hold applies to. */
     Optional<Work> nextOf(String build) {
         var current = plans.current();
-        var report = galecrest.core.plan.CarReport.all(current.shop(), current.plan()).stream()
+        var report = galecrest.core.insight.CarStatus.all(current.shop(), current.plan()).stream()
                 .filter(r -> r.build().equals(new BuildId(build)))
                 .findFirst();
         Optional<WorkId> id = report.flatMap(r -> r.doing().stream().findFirst().or(r::next));

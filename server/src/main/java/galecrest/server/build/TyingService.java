@@ -1,15 +1,15 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Link;
-import galecrest.core.build.LinkId;
-import galecrest.core.build.Pin;
-import galecrest.core.build.PinId;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.SnapshotCheck;
+import galecrest.core.plan.SnapshotValidator;
 import galecrest.core.shop.Problem;
 import galecrest.core.shop.StationId;
+import galecrest.core.work.Link;
+import galecrest.core.work.LinkId;
+import galecrest.core.work.Pin;
+import galecrest.core.work.PinId;
+import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
@@ -67,7 +67,7 @@ class TyingService {
         ShopSnapshot shop = plans.shopAsWritten();
         List<Link> all = new ArrayList<>(shop.links());
         all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
-        SnapshotCheck.circle(shop.works(), all).ifPresent(names -> {
+        SnapshotValidator.circle(shop.works(), all).ifPresent(names -> {
             throw new BadInput("firstId", "That would close a circle: " + String.join(" → ", names) + ".");
         });
     }

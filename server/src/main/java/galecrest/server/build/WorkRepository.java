@@ -1,6 +1,6 @@
 package galecrest.server.build;
 
-import galecrest.core.build.JobSpec;
+import galecrest.core.sheet.JobSpec;
 import galecrest.core.time.Minutes;
 import galecrest.server.NewId;
 import galecrest.server.problem.NotThere;

@@ -1,7 +1,7 @@
 package galecrest.server.demo;
 
-import galecrest.core.build.Commitment.Kind;
 import galecrest.core.build.Gate;
+import galecrest.core.work.Commitment.Kind;
 import galecrest.server.build.BuildController.Body;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;

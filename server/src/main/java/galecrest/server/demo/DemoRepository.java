@@ -1,7 +1,7 @@
 package galecrest.server.demo;
 
-import galecrest.core.build.Commitment;
 import galecrest.core.build.Gate;
+import galecrest.core.work.Commitment;
 import galecrest.server.NewId;
 import galecrest.server.people.DayMinutes;
 import java.math.BigDecimal;

@@ -1,8 +1,8 @@
 package galecrest.server.demo;
 
-import galecrest.core.build.Commitment;
 import galecrest.core.build.Gate;
-import galecrest.core.build.JobSheet;
+import galecrest.core.sheet.JobSheet;
+import galecrest.core.work.Commitment;
 import galecrest.server.access.Account;
 import galecrest.server.access.AccountService;
 import galecrest.server.access.DemoLogin;

@@ -4,12 +4,12 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import galecrest.core.plan.ChanceOptions;
-import galecrest.core.plan.Guide;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.WarmStart;
+import galecrest.core.planner.Planner;
+import galecrest.core.risk.RiskOptions;
 import galecrest.core.shop.HouseRules;
 import java.util.Optional;
 
@@ -29,7 +29,7 @@ public record SnapshotFile(ShopSnapshot shop, Optional<Replayed> replay) {
      * @param trials of the odds
      * @param seed of the odds
      */
-    public record Replayed(Optional<Guide> guide, int trials, long seed) {}
+    public record Replayed(Optional<WarmStart> guide, int trials, long seed) {}
 
     /** The plan that was shown; that of a file without {@code replay} is begun from nothing. */
     public Plan plan() {
@@ -37,8 +37,8 @@ public record SnapshotFile(ShopSnapshot shop, Optional<Replayed> replay) {
     }
 
     /** How its odds were drawn. */
-    public ChanceOptions luck(int threads) {
-        return ChanceOptions.of(
+    public RiskOptions luck(int threads) {
+        return RiskOptions.of(
                 replay.map(Replayed::trials).orElse(1000),
                 replay.map(Replayed::seed).orElse(1L),
                 threads);

@@ -8,7 +8,7 @@ import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.SnapshotCheck;
+import galecrest.core.plan.SnapshotValidator;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
@@ -60,7 +60,7 @@ class SnapshotService {
     void importInto(byte[] file) {
         SnapshotFile snapshot = read(file);
         ShopSnapshot shop = snapshot.shop();
-        BadInput.throwIfAny(SnapshotCheck.problems(shop));
+        BadInput.throwIfAny(SnapshotValidator.problems(shop));
         journal.change("imported a snapshot", () -> {
             if (!store.isEmpty()) {
                 throw new BadInput("file", "There are builds or people already; a snapshot goes into an empty shop.");

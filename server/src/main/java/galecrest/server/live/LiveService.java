@@ -1,9 +1,9 @@
 package galecrest.server.live;
 
 import galecrest.core.build.Build;
-import galecrest.core.build.Commitment;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
+import galecrest.core.work.Commitment;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.SessionService;
 import galecrest.server.access.Who;
@@ -187,8 +187,8 @@ class LiveService {
                             .findFirst()
                             .orElse("");
                     return car + ", " + commitment.name() + ": "
-                            + Sentences.hours(m.before().orElseThrow()) + " → "
-                            + Sentences.hours(m.after().orElseThrow());
+                            + ReasonText.hours(m.before().orElseThrow()) + " → "
+                            + ReasonText.hours(m.after().orElseThrow());
                 })
                 .limit(4)
                 .toList();

@@ -1,13 +1,13 @@
 package galecrest.server.money;
 
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.CureLock;
-import galecrest.core.build.JobSpec;
 import galecrest.core.build.Zone;
 import galecrest.core.money.Amount;
 import galecrest.core.money.Ledger;
 import galecrest.core.people.Level;
+import galecrest.core.sheet.JobSpec;
 import galecrest.core.shop.Problem;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
 import galecrest.server.build.BuildController;

@@ -1,19 +1,19 @@
 package galecrest.server.outwork;
 
-import galecrest.core.build.CrewPlace;
-import galecrest.core.build.CureLock;
 import galecrest.core.build.Gate;
-import galecrest.core.build.JobSpec;
-import galecrest.core.build.Outwork;
 import galecrest.core.build.Zone;
 import galecrest.core.money.Amount;
 import galecrest.core.outwork.Checklists;
 import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.people.Level;
 import galecrest.core.plan.Plan;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.sheet.JobSpec;
 import galecrest.core.time.Span;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Outwork;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Who;
@@ -201,7 +201,7 @@ class OutworkService {
                     .findFirst()
                     .orElseThrow(() -> new BadInput("slotId", "That time is not offered any more."));
             outwork.book(id, slot.when());
-            return "booked " + new Sentences(shop).time(slot.when().from()) + " for " + row.name();
+            return "booked " + new ReasonText(shop).time(slot.when().from()) + " for " + row.name();
         });
     }
 

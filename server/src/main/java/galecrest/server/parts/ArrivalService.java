@@ -1,10 +1,10 @@
 package galecrest.server.parts;
 
-import galecrest.core.build.CommitmentId;
 import galecrest.core.parts.PartState;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.shop.Problem;
+import galecrest.core.work.CommitmentId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
@@ -100,8 +100,8 @@ class ArrivalService {
                         && m.after().isPresent()
                         && m.after().get().value() < m.before().get().value())
                 .map(m -> name(now, m.commitment()) + ": "
-                        + Sentences.hours(m.before().orElseThrow()) + " → "
-                        + Sentences.hours(m.after().orElseThrow()))
+                        + ReasonText.hours(m.before().orElseThrow()) + " → "
+                        + ReasonText.hours(m.after().orElseThrow()))
                 .toList();
     }
 

@@ -1,8 +1,5 @@
 package galecrest.server.parts;
 
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Status;
-import galecrest.core.build.Work;
 import galecrest.core.mate.Bolts;
 import galecrest.core.mate.MateKind;
 import galecrest.core.mate.ThreadSize;
@@ -11,6 +8,9 @@ import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
 import galecrest.core.time.Arrival;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.parts.DeskController.Desk;

@@ -1,13 +1,13 @@
 package galecrest.server.plan;
 
-import galecrest.core.build.Pin;
-import galecrest.core.plan.Guide;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.WarmStart;
+import galecrest.core.planner.Planner;
+import galecrest.core.work.Pin;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
@@ -67,7 +67,7 @@ public class PlanService {
      * @param guide what the plan was made of
      * @param from what the search for it began from
      */
-    public record Current(long change, ShopSnapshot shop, Plan plan, Guide guide, Optional<Guide> from) {}
+    public record Current(long change, ShopSnapshot shop, Plan plan, WarmStart guide, Optional<WarmStart> from) {}
 
     /**
      * The plan of this moment; of what is in the record, so it is asked for before a change and not within one.
@@ -139,24 +139,24 @@ public class PlanService {
     }
 
     private Current made(long change, ShopSnapshot shop) {
-        Optional<Guide> from = published.guide();
+        Optional<WarmStart> from = published.guide();
         Planner.Thought thought = think(shop, from);
         return new Current(change, shop, thought.plan(), thought.guide(), from);
     }
 
     /** The plan of a shop, beginning from what the last long thinking came to. */
-    private static Planner.Thought think(ShopSnapshot shop, Optional<Guide> from) {
+    private static Planner.Thought think(ShopSnapshot shop, Optional<WarmStart> from) {
         return Planner.think(shop, PlanOptions.interactive(shop).from(from), (steps, best) -> true);
     }
 
     /** Takes over what people were told, and where plans begin, from another shop; within the change that is open. */
-    public void takeOver(Optional<Plan> told, Optional<Guide> guide) {
+    public void takeOver(Optional<Plan> told, Optional<WarmStart> guide) {
         told.ifPresent(plan -> published.publish(plan, clock.instant(), who.name()));
         guide.ifPresent(published::saveGuide);
     }
 
     /** Lets all plans begin from an order that long thinking came to. */
-    public void beginFrom(Guide guide, String summary) {
+    public void beginFrom(WarmStart guide, String summary) {
         journal.draft(summary, () -> published.saveGuide(guide));
     }
 
@@ -248,7 +248,7 @@ public class PlanService {
         Current next = make(now());
         for (Plan.BrokenPin broken : next.plan().brokenPins()) {
             if (broken.pin().equals(pin.id())) {
-                String name = new Sentences(next.shop()).work(pin.work());
+                String name = new ReasonText(next.shop()).work(pin.work());
                 throw new BadInput("pin", "The pin on " + name + " cannot hold: " + broken.reason());
             }
         }

@@ -2,8 +2,8 @@ package galecrest.server.plan;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import galecrest.core.plan.Guide;
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.WarmStart;
 import galecrest.server.NewId;
 import galecrest.server.exchange.CoreJson;
 import java.sql.ResultSet;
@@ -27,7 +27,7 @@ class PublishedRepository {
 
     private volatile @Nullable ReadGuide knownGuide;
 
-    private record ReadGuide(String text, Guide guide) {}
+    private record ReadGuide(String text, WarmStart guide) {}
 
     PublishedRepository(JdbcClient db, ObjectMapper json) {
         this.db = db;
@@ -98,20 +98,20 @@ class PublishedRepository {
                 .update();
     }
 
-    Optional<Guide> guide() {
+    Optional<WarmStart> guide() {
         return db.sql("select guide from plan_guide")
                 .query(String.class)
                 .optional()
                 .map(this::read);
     }
 
-    private Guide read(String text) {
+    private WarmStart read(String text) {
         ReadGuide last = knownGuide;
         if (last != null && last.text().equals(text)) {
             return last.guide();
         }
         try {
-            Guide guide = CORE.readValue(text, Guide.class);
+            WarmStart guide = CORE.readValue(text, WarmStart.class);
             knownGuide = new ReadGuide(text, guide);
             return guide;
         } catch (JsonProcessingException e) {
@@ -119,7 +119,7 @@ class PublishedRepository {
         }
     }
 
-    void saveGuide(Guide guide) {
+    void saveGuide(WarmStart guide) {
         try {
             db.sql("""
                             insert into plan_guide (guide) values (:guide::jsonb)

@@ -1,9 +1,9 @@
 package galecrest.server.plan;
 
-import galecrest.core.build.Status;
-import galecrest.core.build.WorkId;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Status;
+import galecrest.core.work.WorkId;
 import java.util.Set;
 import java.util.stream.Collectors;
 

@@ -2,8 +2,6 @@ package galecrest.server.plan;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
@@ -11,6 +9,8 @@ import galecrest.core.plan.Score;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package galecrest.server.plan;
 
-import galecrest.core.build.CommitmentId;
-import galecrest.core.build.Status;
-import galecrest.core.build.WorkId;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Status;
+import galecrest.core.work.WorkId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,13 +1,13 @@
 package galecrest.server.thinking;
 
 import galecrest.core.build.Gate;
-import galecrest.core.build.Job;
-import galecrest.core.build.Outwork;
-import galecrest.core.build.Work;
 import galecrest.core.parts.PartLine;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.rescue.Move;
 import galecrest.core.rescue.Moves;
+import galecrest.core.work.Job;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Work;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Clock;

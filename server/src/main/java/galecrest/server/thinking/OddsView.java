@@ -1,11 +1,11 @@
 package galecrest.server.thinking;
 
-import galecrest.core.build.WorkId;
-import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
-import galecrest.core.plan.RiskText;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.risk.RiskProfile;
+import galecrest.core.risk.RiskText;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +34,7 @@ public record OddsView(
      */
     public record Overrun(String workId, double share, String said) {}
 
-    /** When outwork can truly leave, and how likely in time for the times offered; see {@link Chance.Departure}. */
+    /** When outwork can truly leave, and how likely in time for the times offered; see {@link RiskProfile.Departure}. */
     public record Departure(
             String workId,
             @Nullable Instant p50,
@@ -46,7 +46,7 @@ public record OddsView(
     /** The chance to leave in time for a time that is offered. */
     public record InTime(String slotId, double chance) {}
 
-    /** The odds of one commitment; see {@link Chance.Odds}. */
+    /** The odds of one commitment; see {@link RiskProfile.Odds}. */
     public record Odds(
             String commitmentId,
             double chance,
@@ -59,7 +59,7 @@ public record OddsView(
             List<Driver> drivers) {}
 
     /**
-     * What one more day of a thing that is outside does; see {@link galecrest.core.plan.Harm}.
+     * What one more day of a thing that is outside does; see {@link galecrest.core.insight.DelayImpact}.
      *
      * @param id of a part or of outwork
      * @param hardest the date that becomes later by most, or else loses most of its margin
@@ -80,14 +80,18 @@ public record OddsView(
     public record OnChain(String workId, double share) {}
 
     /** What moves the finish, in words, and its rank correlation with it. */
-    public record Driver(Chance.What what, String id, String said, double correlation) {}
+    public record Driver(RiskProfile.What what, String id, String said, double correlation) {}
 
     /** Chains are told as far as so many works. */
     private static final int MOST = 12;
 
     static OddsView of(
-            long change, ShopSnapshot shop, Plan plan, Chance chance, List<galecrest.core.plan.Harm.OfThing> harm) {
-        RiskText risks = new RiskText(new Sentences(shop));
+            long change,
+            ShopSnapshot shop,
+            Plan plan,
+            RiskProfile chance,
+            List<galecrest.core.insight.DelayImpact.OfThing> harm) {
+        RiskText risks = new RiskText(new ReasonText(shop));
         Map<WorkId, Plan.Placed> placed = plan.byWork();
         return new OddsView(
                 change,

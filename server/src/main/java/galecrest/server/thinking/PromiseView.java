@@ -1,7 +1,7 @@
 package galecrest.server.thinking;
 
-import galecrest.core.build.CommitmentId;
-import galecrest.core.plan.Chance;
+import galecrest.core.risk.RiskProfile;
+import galecrest.core.work.CommitmentId;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -15,8 +15,8 @@ public record PromiseView(
         @Nullable Instant p80,
         @Nullable Instant p95,
         int trials) {
-    static PromiseView of(Chance chance, CommitmentId end) {
-        Chance.Odds odds = chance.odds().stream()
+    static PromiseView of(RiskProfile chance, CommitmentId end) {
+        RiskProfile.Odds odds = chance.odds().stream()
                 .filter(o -> o.commitment().equals(end))
                 .findFirst()
                 .orElseThrow();

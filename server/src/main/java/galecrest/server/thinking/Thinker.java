@@ -1,14 +1,14 @@
 package galecrest.server.thinking;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
-import galecrest.core.build.CommitmentId;
-import galecrest.core.plan.ChanceOptions;
-import galecrest.core.plan.Harm;
+import galecrest.core.insight.DelayImpact;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.Planner;
 import galecrest.core.plan.Score;
-import galecrest.core.plan.Simulation;
+import galecrest.core.planner.Planner;
 import galecrest.core.rescue.Rescue;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskOptions;
+import galecrest.core.work.CommitmentId;
 import galecrest.server.NewId;
 import galecrest.server.access.Role;
 import galecrest.server.build.JobSheetService;
@@ -207,12 +207,12 @@ class Thinker {
     }
 
     private @Nullable Object chance(PlanService.Current now) {
-        return Simulation.of(
+        return MonteCarlo.of(
                         now.shop(),
                         now.plan(),
-                        ChanceOptions.of(OddsService.TRIALS, OddsService.LUCK, ODDS_THREADS),
+                        RiskOptions.of(OddsService.TRIALS, OddsService.LUCK, ODDS_THREADS),
                         done -> goesOnAtLeisure())
-                .flatMap(c -> Harm.of(now.shop(), now.guide(), this::goesOnAtLeisure)
+                .flatMap(c -> DelayImpact.of(now.shop(), now.guide(), this::goesOnAtLeisure)
                         .map(h -> OddsView.of(now.change(), now.shop(), now.plan(), c, h)))
                 .orElse(null);
     }
@@ -226,10 +226,10 @@ class Thinker {
                 tried.shop(),
                 PlanOptions.interactive(tried.shop()).from(Optional.of(now.guide())),
                 (steps, score) -> goesOn());
-        return Simulation.of(
+        return MonteCarlo.of(
                         tried.shop(),
                         found.plan(),
-                        ChanceOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
+                        RiskOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
                         done -> goesOn())
                 .map(chance -> PromiseView.of(chance, tried.end()))
                 .orElse(null);
@@ -256,7 +256,7 @@ class Thinker {
                 now.plan(),
                 now.guide(),
                 new CommitmentId(thought.subject()),
-                ChanceOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
+                RiskOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
                 progress -> {
                     if (!goesOn()) {
                         throw new Rescue.Cancelled();

@@ -2,13 +2,13 @@ package galecrest.server.told;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Work;
-import galecrest.core.build.WorkId;
 import galecrest.core.people.Person;
 import galecrest.core.plan.Plan;
-import galecrest.core.plan.Sentences;
+import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
@@ -107,7 +107,7 @@ class ToldService {
 
     private static List<CalendarFile.Entry> entries(PlanService.Current told, FeedRepository.Feed feed) {
         ShopSnapshot shop = told.shop();
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         Map<WorkId, Work> works = new HashMap<>();
         shop.works().forEach(w -> works.put(w.id(), w));
         Predicate<Plan.Placed> mine =
@@ -144,7 +144,7 @@ class ToldService {
     String csv() {
         PlanService.Current now = plans.current();
         ShopSnapshot shop = now.shop();
-        Sentences words = new Sentences(shop);
+        ReasonText words = new ReasonText(shop);
         Map<WorkId, Work> works = new HashMap<>();
         shop.works().forEach(w -> works.put(w.id(), w));
         Map<Object, String> stations = new HashMap<>();

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.core.audit.PlanAudit;
-import galecrest.core.plan.Chance;
 import galecrest.core.plan.Plan;
-import galecrest.core.plan.Simulation;
+import galecrest.core.risk.MonteCarlo;
+import galecrest.core.risk.RiskProfile;
 import galecrest.server.ServerTest;
 import java.time.Instant;
 import java.util.HashMap;
@@ -62,8 +62,8 @@ class SnapshotReplayTest extends ServerTest {
         odds.path("odds")
                 .forEach(o -> chances.put(
                         o.path("commitmentId").asText(), o.path("chance").asDouble()));
-        Chance chance =
-                Simulation.of(file.shop(), plan, file.luck(2), d -> true).orElseThrow();
+        RiskProfile chance =
+                MonteCarlo.of(file.shop(), plan, file.luck(2), d -> true).orElseThrow();
         assertThat(chance.odds()).hasSameSizeAs(chances.keySet());
         chance.odds().forEach(o -> assertThat(o.chance())
                 .isCloseTo(chances.get(o.commitment().value()), within(1e-9)));

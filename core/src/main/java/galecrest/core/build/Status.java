@@ -1,8 +1,0 @@
-package galecrest.core.build;
-
-/** How far a piece of work is. */
-public enum Status {
-    TODO,
-    STARTED,
-    DONE
-}

@@ -1,0 +1,189 @@
+package galecrest.core.planner;
+
+import galecrest.core.plan.LinkIndex;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.SearchListener;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.plan.SnapshotValidator;
+import galecrest.core.plan.WarmStart;
+import galecrest.core.planner.calendar.TimeGrid;
+import galecrest.core.planner.network.ActivityNetwork;
+import galecrest.core.planner.network.CriticalPath;
+import galecrest.core.planner.problem.Decisions;
+import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.search.ElitePool;
+import galecrest.core.planner.search.Evaluator;
+import galecrest.core.planner.search.InitialSolutions;
+import galecrest.core.planner.search.LocalSearch;
+import galecrest.core.planner.search.PriorityRule;
+import galecrest.core.planner.search.Repair;
+import galecrest.core.planner.sgs.ActivityList;
+import galecrest.core.shop.Problem;
+import galecrest.core.shop.TieBreak;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
+
+/**
+ * Makes a plan of a shop snapshot: one schedule by each priority rule, by the order of what people have been told and by
+ * the guide, with at-risk starts and without; then {@link LocalSearch} improves the best of them. Deterministic: same
+ * snapshot and options, same plan.
+ */
+public final class Planner {
+    /** The watch is asked every so many steps. */
+    private static final int WATCHED = 16;
+    /** With fewer steps left a search comes to nothing but unrest: it would hardly be past its forward-backward passes. */
+    private static final int LEAST_SEARCH = 8;
+
+    private Planner() {}
+
+    /** A plan, what it was made of, and how many schedules were looked at. */
+    public record Thought(Plan plan, WarmStart guide, long steps) {}
+
+    /**
+     * The best plan found.
+     *
+     * @throws IllegalArgumentException where {@link SnapshotValidator} finds problems
+     */
+    public static Plan plan(ShopSnapshot shop, PlanOptions options) {
+        return think(shop, options, (steps, best) -> true).plan();
+    }
+
+    /**
+     * The best plan found until the steps are done or the watch ends it.
+     *
+     * @throws IllegalArgumentException where {@link SnapshotValidator} finds problems
+     */
+    public static Thought think(ShopSnapshot shop, PlanOptions options, SearchListener watch) {
+        LinkIndex ends = LinkIndex.of(shop.works(), shop.links());
+        List<Problem> problems = SnapshotValidator.problems(shop, ends);
+        if (!problems.isEmpty()) {
+            throw new IllegalArgumentException("The snapshot cannot be planned: " + problems);
+        }
+        SchedulingProblem problem = new SchedulingProblem(
+                new ActivityNetwork(shop, new TimeGrid(shop.now(), shop.zone(), options.horizon()), ends));
+        Evaluator evaluator = new Evaluator(problem);
+        ElitePool.Member first = begin(problem, evaluator, options);
+        List<Found> found = IntStream.range(0, options.searches())
+                .parallel()
+                .mapToObj(i -> search(problem, i == 0 ? evaluator : new Evaluator(problem), first, options, i, watch))
+                .toList();
+        Found best = found.stream()
+                .min(Comparator.comparing(f -> f.member().score()))
+                .orElseThrow();
+        return new Thought(
+                best.evaluator().plan(best.member()),
+                Decisions.guide(problem, best.member().list(), best.member().choices()),
+                found.stream().mapToLong(f -> f.evaluator().steps()).sum());
+    }
+
+    /** The best of all orders with all choices, the first choices first; then with the builds let go that are late. */
+    private static ElitePool.Member begin(SchedulingProblem problem, Evaluator evaluator, PlanOptions options) {
+        List<int[]> orders = orders(problem, options);
+        List<boolean[]> choices = choices(problem, options);
+        InitialSolutions beginnings =
+                new InitialSolutions(problem, evaluator, orders.get(0), choices.get(0), options.steps());
+        for (boolean[] some : choices) {
+            orders.forEach(order -> beginnings.offer(order, some));
+        }
+        if (told(problem)) {
+            orders.forEach(beginnings::offerLetGo);
+        }
+        return beginnings.best();
+    }
+
+    private static boolean told(SchedulingProblem problem) {
+        return Arrays.stream(problem.told).anyMatch(t -> t >= 0);
+    }
+
+    /** The best that was found, and who made it. */
+    private record Found(Evaluator evaluator, ElitePool.Member member) {}
+
+    /** Goes on from what was found, with a maker of its own, for as many steps as are left. */
+    private static Found search(
+            SchedulingProblem problem,
+            Evaluator evaluator,
+            ElitePool.Member first,
+            PlanOptions options,
+            int number,
+            SearchListener watch) {
+        if (evaluator.steps() + LEAST_SEARCH > options.steps()) {
+            return new Found(evaluator, first);
+        }
+        LocalSearch search = new LocalSearch(problem, evaluator, first, options.seed() * 31 + number);
+        long ask = 0;
+        while (evaluator.steps() < options.steps()) {
+            if (evaluator.steps() >= ask) {
+                if (!watch.goOn(evaluator.steps(), search.best().score())) {
+                    break;
+                }
+                ask = evaluator.steps() + WATCHED;
+            }
+            search.step();
+        }
+        return new Found(evaluator, search.best());
+    }
+
+    /**
+     * The orders to begin from, no more than there are steps: the guide's, what people were told, mended, and the rules,
+     * that of the house's school first.
+     */
+    private static List<int[]> orders(SchedulingProblem problem, PlanOptions options) {
+        List<int[]> orders = new ArrayList<>();
+        options.guide().ifPresent(g -> orders.add(ActivityList.by(problem, keys(problem, g))));
+        CriticalPath urgency = new CriticalPath(problem.network);
+        problem.network
+                .shop
+                .published()
+                .ifPresent(told -> orders.add(ActivityList.by(problem, Repair.keys(problem, urgency, told))));
+        for (PriorityRule rule : rules(problem.network.shop.rules().tieBreak())) {
+            if (orders.size() >= options.steps()) {
+                return orders;
+            }
+            double[] keys = new double[problem.size];
+            Arrays.setAll(keys, node -> rule.key(urgency, node));
+            orders.add(ActivityList.by(problem, keys));
+        }
+        return orders;
+    }
+
+    private static List<PriorityRule> rules(TieBreak school) {
+        PriorityRule first =
+                switch (school) {
+                    case NEAREST_DATE -> PriorityRule.LATEST_START;
+                    case OUTSIDE_FIRST -> PriorityRule.OUTSIDE_FIRST;
+                    case ONE_CAR_AT_A_TIME -> PriorityRule.NEAREST_DATE;
+                };
+        List<PriorityRule> rules = new ArrayList<>(List.of(PriorityRule.values()));
+        rules.remove(first);
+        rules.add(0, first);
+        return rules;
+    }
+
+    static double[] keys(SchedulingProblem problem, WarmStart guide) {
+        Map<Object, Integer> places = new HashMap<>();
+        guide.order().forEach(id -> places.put(id, places.size()));
+        double[] keys = new double[problem.size];
+        Arrays.setAll(
+                keys,
+                node -> places.getOrDefault(problem.network.works.get(node).id(), places.size()));
+        return keys;
+    }
+
+    /** The choices to begin with: the guide's; keeping to what was told, with at-risk starts and without. */
+    private static List<boolean[]> choices(SchedulingProblem problem, PlanOptions options) {
+        List<boolean[]> choices = new ArrayList<>();
+        options.guide().ifPresent(g -> choices.add(Decisions.of(problem, g)));
+        choices.add(Decisions.of(problem, false, true, Set.of()));
+        if (problem.network.risks > 0) {
+            choices.add(Decisions.of(problem, true, true, Set.of()));
+        }
+        return choices;
+    }
+}

@@ -1,0 +1,117 @@
+package galecrest.core.planner.result;
+
+import galecrest.core.people.PersonId;
+import galecrest.core.plan.Because;
+import galecrest.core.planner.network.ActivityNetwork;
+import galecrest.core.planner.problem.Activity;
+import galecrest.core.planner.problem.CarClaim;
+import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.sgs.BindingConstraint;
+import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Pin;
+import galecrest.core.work.PinId;
+import galecrest.core.work.Work;
+import java.time.Instant;
+import java.util.List;
+
+/** Makes a {@link Because} of the numbers that a schedule keeps of what bound a start. */
+public final class ReasonBuilder {
+    private final SchedulingProblem problem;
+    private final SerialScheduler schedule;
+    private final PersonAssignment people;
+
+    ReasonBuilder(SerialScheduler schedule, PersonAssignment people) {
+        this.problem = schedule.problem;
+        this.schedule = schedule;
+        this.people = people;
+    }
+
+    Because of(int node) {
+        return of(node, schedule.cause[node]);
+    }
+
+    Because of(int node, BindingConstraint cause) {
+        Instant until = problem.grid.instant(Math.min(cause.until, problem.slots));
+        return switch (cause.kind) {
+            case SHIFT -> new Because.Shift();
+            case BOUND -> problem.network.bounds.get(node).get(cause.ref).because();
+            case AFTER -> after(problem.before[node][cause.ref]);
+            case PERSON_BUSY -> new Because.PersonBusy(busy(cause), work(cause).id(), until);
+            case PERSON_AWAY -> new Because.PersonAway(person(cause.ref), until);
+            case STATION_TAKEN ->
+                new Because.StationTaken(
+                        problem.network.shop.stations().get(cause.aux).id(),
+                        work(cause).id(),
+                        until);
+            case CAR_CLAIMED -> claimed(node, cause, until);
+            case CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
+            case VENDOR_SHUT ->
+                new Because.VendorShut(
+                        problem.network.shop.vendors().get(cause.ref).id(), until);
+            case ZONE_FULL ->
+                new Because.ZoneFull(
+                        ((Job) problem.network.works.get(node)).zone(),
+                        work(cause).id(),
+                        until);
+            case SLOT ->
+                new Because.Slot(((Outwork) problem.network.works.get(node))
+                        .slot()
+                        .orElseThrow()
+                        .from());
+            case PINNED -> new Because.Pinned(exactPin(node));
+            case TOLD -> new Because.Told();
+            default -> new Because.Nothing();
+        };
+    }
+
+    private Work work(BindingConstraint cause) {
+        return problem.network.work(cause.ref);
+    }
+
+    private PersonId person(int number) {
+        return problem.network.shop.people().get(number).id();
+    }
+
+    /** Who of the pool is on the work that is in the way. */
+    private PersonId busy(BindingConstraint cause) {
+        List<PersonId> crew = people.of(cause.ref);
+        for (int member : problem.pools.members(cause.aux)) {
+            if (crew.contains(person(member))) {
+                return person(member);
+            }
+        }
+        return person(problem.pools.anyOf(cause.aux));
+    }
+
+    private Because after(ActivityNetwork.Arc arc) {
+        Work first = problem.network.works.get(arc.from());
+        boolean curing = arc.type() == Link.Type.FINISH_START
+                && schedule.ready[arc.from()] > schedule.end[arc.from()]
+                && first instanceof Job;
+        return new Because.After(first.id(), first instanceof Outwork, curing, arc.lag() > 0);
+    }
+
+    private Because claimed(int node, BindingConstraint cause, Instant until) {
+        return switch (cause.aux) {
+            case CarClaim.AWAY -> new Because.CarAway(work(cause).id(), until);
+            case CarClaim.CURING_ZONE, CarClaim.CURING_CAR ->
+                new Because.Curing(work(cause).id(), until);
+            case CarClaim.WHOLE_CAR -> new Because.WholeCar(work(cause).id(), until);
+            default ->
+                problem.activities[node] instanceof Activity.JobActivity job && job.wholeCar()
+                        ? new Because.WholeCar(work(cause).id(), until)
+                        : new Because.CarElsewhere(work(cause).id(), until);
+        };
+    }
+
+    PinId exactPin(int node) {
+        PinId last = null;
+        for (Pin pin : problem.network.pins.get(node)) {
+            last = pin instanceof Pin.Exactly ? pin.id() : last;
+        }
+        return java.util.Objects.requireNonNull(last);
+    }
+}

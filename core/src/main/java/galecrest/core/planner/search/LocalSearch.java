@@ -1,0 +1,281 @@
+package galecrest.core.planner.search;
+
+import galecrest.core.plan.Score;
+import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.sgs.ActivityList;
+import galecrest.core.planner.sgs.BackwardPass;
+import galecrest.core.planner.sgs.SerialScheduler;
+import java.util.Arrays;
+import java.util.SplittableRandom;
+
+/**
+ * Improves a plan step by step; a step is one schedule made and scored. From the best of the {@link InitialSolutions} it
+ * alternates forward-backward passes with moves in the neighbourhood of the present order:
+ * <ul>
+ *   <li>something on the chain of a date goes ahead of the work that it waits for,
+ *   <li>one piece of work moves past another that could want the same person, station or car,
+ *   <li>one build, one person's work or one stretch of the order is freed and put in anew,
+ *   <li>one build goes sooner or later as a whole,
+ *   <li>another of equally good crews does a piece of work,
+ *   <li>an at-risk start is used or not.
+ * </ul>
+ * A neighbour is kept when it is no worse than the present order, or than the one of some steps ago (late acceptance;
+ * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
+ * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
+ * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
+ * orders found so far.
+ * Deterministic by seed and number of steps.
+ */
+public final class LocalSearch {
+    private static final int PASSES = 3;
+    private static final int MEMBERS = 10;
+    /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
+    private static final int FEW = 4;
+
+    /** How often two orders are crossed build by build, where several have dates. */
+    private static final double BY_BUILDS = 0.5;
+    /** So many neighbours are tried at most before one is taken. */
+    private static final int TRIED = 30;
+    /** How many steps back the late acceptance looks, one of these at random for each beginning. */
+    private static final int[] MEMORIES = {8, 20, 60};
+    /** After so many steps per piece of work without help it begins anew, and after so many where it is a tabu search. */
+    private static final int[] PATIENCES = {4, 8};
+
+    private static final int[] TABU_PATIENCES = {8, 16, 32};
+
+    private final SchedulingProblem problem;
+    private final Evaluator evaluator;
+    private final SerialScheduler schedule;
+    private final BackwardPass mirror;
+    private final SplittableRandom random;
+    private final Neighbourhood neighbours;
+    private final ElitePool population;
+    private final TabuList forbidden;
+    private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
+    private int memory = MEMORIES[0];
+    private int patience;
+    private int stale;
+    /** Whether an order may be put in the order of the starts it leads to without making it worse. */
+    private boolean sorts;
+
+    private int[] list;
+    private boolean[] choices;
+    private Score score;
+    /** The best since the present beginning, and the best of all. */
+    private ElitePool.Member local;
+
+    private ElitePool.Member best;
+
+    public LocalSearch(SchedulingProblem problem, Evaluator evaluator, ElitePool.Member first, long seed) {
+        this.problem = problem;
+        this.evaluator = evaluator;
+        this.schedule = evaluator.schedule;
+        this.mirror = new BackwardPass(problem);
+        this.random = new SplittableRandom(seed);
+        this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
+        this.population = new ElitePool(MEMBERS, random);
+        this.forbidden = new TabuList(random);
+        patience = patiences()[0];
+        best = first;
+        local = best;
+        list = best.list();
+        choices = best.choices();
+        score = best.score();
+        begin();
+    }
+
+    public ElitePool.Member best() {
+        return best;
+    }
+
+    private void begin() {
+        score = evaluator.make(best.list(), best.choices());
+        if (neighbours.sorts) {
+            int[] sorted = neighbours.sorted(schedule, best.list());
+            sorts = evaluator.make(sorted, best.choices()).compareTo(score) <= 0;
+            score = evaluator.make(best.list(), best.choices());
+        }
+        settle(best.list(), best.choices(), score);
+        passes();
+        Arrays.fill(history, score);
+    }
+
+    /** Forward-backward passes from the schedule made last, as long as they help. */
+    private void passes() {
+        for (int i = 0; i < PASSES; i++) {
+            int[] next = ActivityList.by(problem, mirror.keys(schedule));
+            evaluator.count(1);
+            Score its = evaluator.make(next, choices);
+            boolean helped = its.compareTo(score) < 0;
+            if (its.compareTo(score) <= 0) {
+                score = its;
+                found(next, choices, its);
+                settle(next, choices, its);
+            }
+            if (!helped) {
+                return;
+            }
+        }
+    }
+
+    /** Steps on: one neighbour, or all those of one kind. */
+    public void step() {
+        if (stale > patience * problem.size) {
+            anew();
+        }
+        if (neighbours.oneByOne) {
+            tabu();
+        } else {
+            late();
+        }
+    }
+
+    /** One neighbour of the present order: kept when it is no worse than that, or than the one of some steps ago. */
+    private void late() {
+        neighbours.change(list, choices);
+        int at = evaluator.steps() % memory;
+        Score limit = score.compareTo(history[at]) < 0 ? history[at] : score;
+        Score its = evaluator.make(neighbours.list, neighbours.choices, limit);
+        neighbours.tried(its != null && its.compareTo(score) < 0);
+        stale++;
+        if (its != null && its.compareTo(limit) <= 0) {
+            int[] order = neighbours.list.clone();
+            boolean[] picked = neighbours.choices.clone();
+            if (its.compareTo(local.score()) < 0) {
+                stale = 0;
+                found(order, picked, its);
+            }
+            settle(order, picked, its);
+        }
+        if (score.compareTo(history[at]) < 0) {
+            history[at] = score;
+        }
+    }
+
+    /** Keeps what was made last where it is the best since the beginning, or of all. */
+    private void found(int[] order, boolean[] picked, Score its) {
+        if (its.compareTo(local.score()) < 0) {
+            local = evaluator.made(order, picked, its);
+        }
+        if (its.compareTo(best.score()) < 0) {
+            best = local;
+        }
+    }
+
+    private void settle(int[] order, boolean[] picked, Score its) {
+        score = its;
+        choices = picked;
+        list = sorts ? neighbours.sorted(schedule, order) : order;
+        neighbours.look(schedule, list);
+    }
+
+    /**
+     * All changes at the ends of rows of work on the chains, up to a number: the best is kept though it be worse, and for
+     * some steps what has gone ahead of other work must not go behind it again, unless that leads to the best so far.
+     */
+    private void tabu() {
+        int all = neighbours.waits.distinct();
+        if (all == 0) {
+            late();
+            return;
+        }
+        int[] order = list;
+        boolean[] picked = choices;
+        int number = Math.min(all, TRIED);
+        int from = random.nextInt(all);
+        int taken = random.nextInt(number);
+        Score bestOfThese = null;
+        for (int i = 0; i < number; i++) {
+            int wait = (from + i) % all;
+            neighbours.ahead(order, picked, wait);
+            Score its = bestOfThese == null
+                    ? evaluator.make(neighbours.list, neighbours.choices)
+                    : evaluator.make(neighbours.list, neighbours.choices, bestOfThese);
+            stale++;
+            boolean record = its != null && its.compareTo(local.score()) < 0;
+            if (record) {
+                stale = 0;
+                found(neighbours.list.clone(), neighbours.choices.clone(), its);
+            }
+            if (its != null
+                    && (record || !forbidden.holds(neighbours.waits.waiter(wait), neighbours.waits.blocker(wait)))
+                    && (bestOfThese == null || its.compareTo(bestOfThese) < 0)) {
+                bestOfThese = its;
+                taken = i;
+            }
+        }
+        int wait = (from + taken) % all;
+        forbidden.add(neighbours.waits.blocker(wait), neighbours.waits.waiter(wait));
+        neighbours.ahead(order, picked, wait);
+        int[] next = neighbours.list.clone();
+        settle(next, picked, evaluator.make(next, picked));
+    }
+
+    private int[] patiences() {
+        return neighbours.oneByOne ? TABU_PATIENCES : PATIENCES;
+    }
+
+    private void anew() {
+        population.add(local);
+        forbidden.clear();
+        int[] child;
+        boolean[] picked;
+        if (population.size() < FEW) {
+            child = disturbed(best.list(), 0.5);
+            picked = best.choices();
+        } else {
+            ElitePool.Member father = population.pick();
+            ElitePool.Member mother = population.pick();
+            picked = father.choices();
+            if (father == mother) {
+                child = disturbed(father.list(), 0.2);
+            } else if (neighbours.datesOfBuilds && random.nextDouble() < BY_BUILDS) {
+                child = crossedByBuilds(father.list(), mother.list());
+            } else {
+                child = population.cross(father.list(), mother.list(), ActivityList.firstFree(problem, father.list()));
+            }
+        }
+        memory = MEMORIES[random.nextInt(MEMORIES.length)];
+        patience = patiences()[random.nextInt(patiences().length)];
+        stale = 0;
+        score = evaluator.make(child, picked);
+        local = evaluator.made(child, picked, score);
+        found(child, picked, score);
+        settle(child, picked, score);
+        passes();
+        Arrays.fill(history, score);
+    }
+
+    /** The places of some builds as in one order, those of the others as in another. */
+    private int[] crossedByBuilds(int[] father, int[] mother) {
+        double[] keys = new double[problem.size];
+        boolean[] ofFather = new boolean[problem.size + 1];
+        for (int build = 0; build < ofFather.length; build++) {
+            ofFather[build] = random.nextBoolean();
+        }
+        for (int i = 0; i < father.length; i++) {
+            if (ofFather[problem.activities[father[i]].build()]) {
+                keys[father[i]] = i;
+            }
+            if (!ofFather[problem.activities[mother[i]].build()]) {
+                keys[mother[i]] = i;
+            }
+        }
+        return ActivityList.by(problem, keys);
+    }
+
+    /** The order with every build, or every node, moved at random by up to a share of its length. */
+    private int[] disturbed(int[] order, double share) {
+        double[] keys = new double[problem.size];
+        double[] ofBuild = new double[problem.size + 1];
+        boolean builds = neighbours.datesOfBuilds && random.nextBoolean();
+        for (int build = 0; build < ofBuild.length; build++) {
+            ofBuild[build] = random.nextDouble();
+        }
+        for (int i = 0; i < order.length; i++) {
+            double by = builds ? ofBuild[problem.activities[order[i]].build()] : random.nextDouble();
+            keys[order[i]] = i + by * order.length * share;
+        }
+        return ActivityList.by(problem, keys);
+    }
+}

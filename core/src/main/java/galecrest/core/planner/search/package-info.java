@@ -1,0 +1,8 @@
+/**
+ * Improves schedules: first solutions, neighbours drawn where the critical chain waits, a tabu list, an elite pool, repair of
+ * a list that no longer fits. Begin with {@link galecrest.core.planner.search.LocalSearch}.
+ */
+@NullMarked
+package galecrest.core.planner.search;
+
+import org.jspecify.annotations.NullMarked;

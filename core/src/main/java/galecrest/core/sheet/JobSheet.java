@@ -1,0 +1,363 @@
+package galecrest.core.sheet;
+
+import galecrest.core.build.Gate;
+import galecrest.core.build.Zone;
+import galecrest.core.people.Level;
+import galecrest.core.shop.Problem;
+import galecrest.core.time.Minutes;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.CureLock;
+import galecrest.core.work.Link;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A job sheet: the jobs of a build as rows of a table. Reading finds every problem by line and column, and takes the
+ * whole sheet or nothing. The columns are described in {@code docs/formats.md}.
+ */
+public final class JobSheet {
+    /** The columns in the order in which a sheet is written. */
+    public static final List<String> COLUMNS = List.of(
+            "ref",
+            "stage",
+            "job",
+            "zone",
+            "on_car",
+            "whole_car",
+            "low_min",
+            "likely_min",
+            "high_min",
+            "crew",
+            "station",
+            "one_go",
+            "cure_h",
+            "cure_locks",
+            "gate",
+            "essential",
+            "find_percent",
+            "find_min",
+            "after",
+            "note");
+    /** A sheet without these cannot be read. */
+    public static final List<String> NEEDED = List.of("job", "likely_min", "crew");
+    /** Longer sheets than any car needs are refused. */
+    public static final int MOST_ROWS = 2_000;
+
+    private static final Pattern AFTER = Pattern.compile(
+            "(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d{1,5})(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d{1,5})m)?");
+
+    private final List<Problem> problems = new ArrayList<>();
+    private final List<Line> lines = new ArrayList<>();
+    private final Set<String> skills;
+    private final Set<String> stations;
+
+    private JobSheet(Set<String> skills, Set<String> stations) {
+        this.skills = skills;
+        this.stations = stations;
+    }
+
+    /** A link to an earlier row of the sheet. */
+    public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {}
+
+    /** A row that was understood; {@code number} is its line in the file, the header being line 1. */
+    public record Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {}
+
+    /** What was read: the lines, or why not, each problem with its place as "line 7, likely_min". */
+    public record Read(List<Line> lines, List<Problem> problems) {}
+
+    /**
+     * Reads the rows of a sheet.
+     *
+     * @param header the names of its columns
+     * @param rows the cells of each row by column, the first of them line 2
+     * @param skills skills that the shop knows; empty to take any
+     * @param stations kinds of station that the shop has; empty to take any
+     */
+    public static Read read(
+            List<String> header, List<Map<String, String>> rows, Set<String> skills, Set<String> stations) {
+        JobSheet sheet = new JobSheet(skills, stations);
+        sheet.header(header);
+        if (sheet.problems.isEmpty()) {
+            sheet.rows(rows);
+        }
+        return new Read(List.copyOf(sheet.lines), List.copyOf(sheet.problems));
+    }
+
+    private void header(List<String> header) {
+        List<String> missing = NEEDED.stream().filter(c -> !header.contains(c)).toList();
+        if (!missing.isEmpty()) {
+            problem(
+                    1,
+                    String.join(", ", missing),
+                    "The column is missing. Needed are " + String.join(", ", NEEDED) + ".");
+        }
+        for (String column : header) {
+            if (!COLUMNS.contains(column)) {
+                problem(1, column, "There is no such column. The columns are " + String.join(", ", COLUMNS) + ".");
+            }
+        }
+    }
+
+    private void problem(int line, String column, String message) {
+        problems.add(new Problem("line " + line + ", " + column, message));
+    }
+
+    private void rows(List<Map<String, String>> rows) {
+        if (rows.size() > MOST_ROWS) {
+            problem(
+                    MOST_ROWS + 2,
+                    "job",
+                    "A sheet has at most " + MOST_ROWS + " jobs; this one has " + rows.size() + ".");
+            return;
+        }
+        if (rows.isEmpty()) {
+            problem(2, "job", "The sheet has no jobs.");
+        }
+        Map<String, Integer> refs = new HashMap<>();
+        for (int i = 0; i < rows.size(); i++) {
+            String ref = cell(rows.get(i), "ref");
+            Integer other = ref.isEmpty() ? null : refs.putIfAbsent(ref, i + 2);
+            if (other != null) {
+                problem(i + 2, "ref", "The ref " + ref + " is used in line " + other + " already.");
+            }
+        }
+        for (int i = 0; i < rows.size(); i++) {
+            row(i + 2, rows.get(i), refs.keySet());
+        }
+        circle();
+    }
+
+    private static String cell(Map<String, String> row, String column) {
+        return row.getOrDefault(column, "").strip();
+    }
+
+    private void row(int line, Map<String, String> row, Set<String> refs) {
+        int likely = minutes(line, row, "likely_min", 0);
+        JobSpec spec = new JobSpec(
+                cell(row, "job"),
+                choice(line, row, "zone", Zone.class, Zone.ENGINE_BAY),
+                yes(line, row, "on_car", true),
+                yes(line, row, "whole_car", false),
+                minutes(line, row, "low_min", Math.max(1, likely * 2 / 3)),
+                likely,
+                minutes(line, row, "high_min", likely * 2),
+                crew(line, cell(row, "crew")),
+                station(line, cell(row, "station")),
+                yes(line, row, "one_go", false),
+                cure(line, row),
+                choice(line, row, "cure_locks", CureLock.class, CureLock.NOTHING),
+                choice(line, row, "gate", Gate.class, Gate.EVENT),
+                yes(line, row, "essential", true),
+                number(line, row, "find_percent"),
+                number(line, row, "find_min"));
+        for (Problem found : spec.problems()) {
+            problem(line, column(found.field()), found.message());
+        }
+        lines.add(
+                new Line(line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs)));
+    }
+
+    private static String column(String field) {
+        return switch (field) {
+            case "name" -> "job";
+            case "lowMinutes" -> "low_min";
+            case "likelyMinutes" -> "likely_min";
+            case "highMinutes" -> "high_min";
+            case "wholeCar" -> "whole_car";
+            case "cureMinutes" -> "cure_h";
+            case "findPercent" -> "find_percent";
+            case "findMinutes" -> "find_min";
+            default -> field;
+        };
+    }
+
+    private int minutes(int line, Map<String, String> row, String column, int otherwise) {
+        String text = cell(row, column);
+        if (text.isEmpty() && otherwise > 0) {
+            return otherwise;
+        }
+        try {
+            return Integer.parseInt(text);
+        } catch (NumberFormatException e) {
+            problem(line, column, "\"" + text + "\" is no whole number of minutes.");
+            return Math.max(1, otherwise);
+        }
+    }
+
+    private int number(int line, Map<String, String> row, String column) {
+        return cell(row, column).isEmpty() ? 0 : minutes(line, row, column, 0);
+    }
+
+    private int cure(int line, Map<String, String> row) {
+        String text = cell(row, "cure_h");
+        if (text.isEmpty()) {
+            return 0;
+        }
+        try {
+            double hours = Double.parseDouble(text);
+            if (hours >= 0 && hours <= 60 * 24) {
+                return (int) Math.round(hours * 60);
+            }
+        } catch (NumberFormatException e) {
+            // said below, as for a number out of range
+        }
+        problem(line, "cure_h", "\"" + text + "\" is no number of hours between 0 and 1440.");
+        return 0;
+    }
+
+    private boolean yes(int line, Map<String, String> row, String column, boolean otherwise) {
+        String text = cell(row, column).toLowerCase(Locale.ROOT);
+        return switch (text) {
+            case "" -> otherwise;
+            case "yes", "y", "true", "1" -> true;
+            case "no", "n", "false", "0" -> false;
+            default -> {
+                problem(line, column, "\"" + text + "\" is neither yes nor no.");
+                yield otherwise;
+            }
+        };
+    }
+
+    private <E extends Enum<E>> E choice(int line, Map<String, String> row, String column, Class<E> type, E otherwise) {
+        String text = cell(row, column);
+        if (text.isEmpty()) {
+            return otherwise;
+        }
+        String wanted = text.toUpperCase(Locale.ROOT).replace(' ', '_').replace('-', '_');
+        for (E value : type.getEnumConstants()) {
+            if (value.name().equals(wanted)) {
+                return value;
+            }
+        }
+        problem(
+                line,
+                column,
+                "\"" + text + "\" is none of "
+                        + String.join(
+                                ", ",
+                                Arrays.stream(type.getEnumConstants())
+                                        .map(v -> v.name().toLowerCase(Locale.ROOT))
+                                        .toList())
+                        + ".");
+        return otherwise;
+    }
+
+    private List<CrewPlace> crew(int line, String text) {
+        List<CrewPlace> crew = new ArrayList<>();
+        for (String place : text.isEmpty() ? new String[0] : text.split("\\+")) {
+            String[] said = place.strip().toLowerCase(Locale.ROOT).split(":", 2);
+            String skill = said[0].strip();
+            if (!skill.isEmpty() && !skills.isEmpty() && !skills.contains(skill)) {
+                problem(
+                        line,
+                        "crew",
+                        "Nobody in the shop has the skill \"" + skill + "\". There are "
+                                + String.join(", ", skills.stream().sorted().toList()) + ".");
+            }
+            crew.add(new CrewPlace(skill, level(line, said)));
+        }
+        return crew;
+    }
+
+    private Level level(int line, String[] said) {
+        if (said.length == 1) {
+            return Level.ABLE;
+        }
+        for (Level level : Level.values()) {
+            if (level.name().equalsIgnoreCase(said[1].strip())) {
+                return level;
+            }
+        }
+        problem(line, "crew", "\"" + said[1] + "\" is no level; levels are learner, able, lead.");
+        return Level.ABLE;
+    }
+
+    private String station(int line, String kind) {
+        if (!kind.isEmpty() && !stations.isEmpty() && !stations.contains(kind)) {
+            problem(
+                    line,
+                    "station",
+                    "The shop has no station of the kind \"" + kind + "\". There are "
+                            + String.join(", ", stations.stream().sorted().toList()) + ".");
+        }
+        return kind;
+    }
+
+    private List<After> after(int line, Map<String, String> row, Set<String> refs) {
+        List<After> all = new ArrayList<>();
+        String text = cell(row, "after");
+        for (String one : text.isEmpty() ? new String[0] : text.split(";")) {
+            Matcher said = AFTER.matcher(one.strip());
+            if (!said.matches()) {
+                problem(
+                        line,
+                        "after",
+                        "\"" + one.strip() + "\" cannot be read. Say a ref, then if need be FS, SS or FF,"
+                                + " a lag such as +8h (elapsed) or +90mw (working), and risk 20% 60m.");
+            } else if (!refs.contains(said.group(1))) {
+                problem(line, "after", "There is no line with the ref " + said.group(1) + ".");
+            } else {
+                all.add(link(said));
+            }
+        }
+        return all;
+    }
+
+    private static After link(Matcher said) {
+        Link.Type type =
+                switch (said.group(2) == null ? "FS" : said.group(2)) {
+                    case "SS" -> Link.Type.START_START;
+                    case "FF" -> Link.Type.FINISH_FINISH;
+                    default -> Link.Type.FINISH_START;
+                };
+        int lag = said.group(3) == null
+                ? 0
+                : Integer.parseInt(said.group(3)) * (said.group(4).equals("h") ? 60 : 1);
+        Optional<Link.Risk> risk = said.group(6) == null
+                ? Optional.empty()
+                : Optional.of(new Link.Risk(
+                        Math.min(100, Integer.parseInt(said.group(6))) / 100.0,
+                        Minutes.of(Integer.parseInt(said.group(7)))));
+        return new After(said.group(1), type, new Link.Lag(Minutes.of(lag), said.group(5) != null), risk);
+    }
+
+    private void circle() {
+        Map<String, Line> byRef = new LinkedHashMap<>();
+        lines.forEach(l -> byRef.put(l.ref(), l));
+        for (Line start : lines) {
+            List<String> path = new ArrayList<>();
+            if (!start.ref().isEmpty() && search(start, start.ref(), byRef, path, new HashSet<>())) {
+                Collections.reverse(path);
+                problem(start.number(), "after", "The lines close a circle: " + String.join(" → ", path) + ".");
+                return;
+            }
+        }
+    }
+
+    private static boolean search(
+            Line at, String target, Map<String, Line> byRef, List<String> path, Set<String> seen) {
+        path.add(at.spec().name());
+        for (After after : at.after()) {
+            if (after.ref().equals(target)) {
+                path.add(byRef.get(target).spec().name());
+                return true;
+            }
+            if (seen.add(after.ref()) && search(byRef.get(after.ref()), target, byRef, path, seen)) {
+                return true;
+            }
+        }
+        path.remove(path.size() - 1);
+        return false;
+    }
+}

@@ -1,0 +1,154 @@
+package galecrest.core.work;
+
+import galecrest.core.build.BuildId;
+import galecrest.core.build.Gate;
+import galecrest.core.build.Zone;
+import galecrest.core.parts.PartId;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One piece of work done by one or more hands.
+ *
+ * @param zone the part of the car; only used on the car
+ * @param onCar whether it is done on the car; a job on the bench does not care where the car is
+ * @param wholeCar whether it claims the whole car (alignment, scales, paint)
+ * @param remaining working time left, once started
+ * @param crew the people it takes, working together; an empty crew takes the time around the clock
+ * @param stationKind the kind of station it needs
+ * @param oneGo whether it must be done in one go; otherwise it splits at the end of a shift
+ * @param cure elapsed time after it until it counts as finished
+ * @param findings what it may bring to light; only the odds reckon with it, the plan does not
+ * @param started who works on it and where, once started
+ */
+public record Job(
+        WorkId id,
+        BuildId build,
+        String name,
+        Zone zone,
+        boolean onCar,
+        boolean wholeCar,
+        Estimate estimate,
+        Optional<Minutes> remaining,
+        List<CrewPlace> crew,
+        Optional<String> stationKind,
+        boolean oneGo,
+        Duration cure,
+        CureLock cureLock,
+        List<PartId> parts,
+        Gate gate,
+        boolean essential,
+        Status status,
+        Optional<Instant> notBefore,
+        Optional<Hold> hold,
+        Optional<Started> started,
+        Optional<Instant> doneAt,
+        Optional<Findings> findings)
+        implements Work {
+    /** A job that has used up its estimate is assumed to need so much more. */
+    private static final Minutes LEAST_REMAINING = Minutes.of(15);
+
+    public Job {
+        crew = List.copyOf(crew);
+        parts = List.copyOf(parts);
+        if (cure.isNegative()) {
+            throw new IllegalArgumentException("The cure time of " + name + " must not be negative.");
+        }
+        if (wholeCar && !onCar) {
+            throw new IllegalArgumentException(name + " claims the whole car, so it must be on the car.");
+        }
+    }
+
+    /** Who started the job, when and where. */
+    public record Started(Instant at, List<PersonId> by, Optional<StationId> station) {
+        public Started {
+            by = List.copyOf(by);
+        }
+    }
+
+    /** The same job with other working time left; at least {@link #LEAST_REMAINING} until it is reported done. */
+    public Job withRemaining(Minutes left) {
+        Minutes some = left.compareTo(LEAST_REMAINING) < 0 ? LEAST_REMAINING : left;
+        return with(estimate, Optional.of(some), crew, parts, notBefore);
+    }
+
+    public Job withParts(List<PartId> other) {
+        return with(estimate, remaining, crew, other, notBefore);
+    }
+
+    public Job withNotBefore(Instant other) {
+        return with(estimate, remaining, crew, parts, Optional.of(other));
+    }
+
+    /** The same job done by another crew, which takes it another time. */
+    public Job withCrew(List<CrewPlace> other, Estimate theirs) {
+        return with(theirs, remaining, other, parts, notBefore);
+    }
+
+    public Job withFindings(Findings other) {
+        return new Job(
+                id,
+                build,
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                estimate,
+                remaining,
+                crew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                parts,
+                gate,
+                essential,
+                status,
+                notBefore,
+                hold,
+                started,
+                doneAt,
+                Optional.of(other));
+    }
+
+    private Job with(
+            Estimate anEstimate,
+            Optional<Minutes> left,
+            List<CrewPlace> aCrew,
+            List<PartId> someParts,
+            Optional<Instant> earliest) {
+        return new Job(
+                id,
+                build,
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                anEstimate,
+                left,
+                aCrew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                someParts,
+                gate,
+                essential,
+                status,
+                earliest,
+                hold,
+                started,
+                doneAt,
+                findings);
+    }
+
+    /** The working time that is still to be planned. */
+    public Minutes toDo() {
+        return remaining.orElse(estimate.likely());
+    }
+}
