@@ -1,7 +1,6 @@
 package galecrest.server;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
@@ -15,10 +14,10 @@ public class Galecrest {
         SpringApplication.run(Galecrest.class, args);
     }
 
-    /** The present moment; {@code galecrest.start} lets it begin at another one, for tests. */
+    /** The present moment; {@code galecrest.start} lets it begin at another one, {@code galecrest.slower} go slower. */
     @Bean
-    Clock clock(@Value("${galecrest.start:}") String start) {
+    Clock clock(@Value("${galecrest.start:}") String start, @Value("${galecrest.slower:1}") int slower) {
         Clock real = Clock.systemUTC();
-        return start.isBlank() ? real : Clock.offset(real, Duration.between(real.instant(), Instant.parse(start)));
+        return start.isBlank() ? real : new TestDay(real, Instant.parse(start), slower);
     }
 }

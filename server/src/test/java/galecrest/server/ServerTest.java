@@ -37,6 +37,7 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 @SpringBootTest(
         properties = {
             "galecrest.start=" + ServerTest.FROM_OUTSIDE,
+            "galecrest.slower=" + ServerTest.SLOWER,
             "galecrest.parcels.watch=false",
             // Odds after every change would take most of the time of all tests; those of odds switch it on.
             "galecrest.live=false"
@@ -50,6 +51,9 @@ public abstract class ServerTest {
 
     /** The moment at which the shop of a test begins, as its application is told. */
     protected static final String FROM_OUTSIDE = "${GALECREST_START:2026-11-25T07:10:00Z}";
+
+    /** So slowly the shop's time goes by that no test meets the end of five minutes on the way. */
+    protected static final int SLOWER = 60;
 
     /** The same moment. */
     protected static final Instant START =

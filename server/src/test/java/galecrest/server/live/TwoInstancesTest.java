@@ -42,7 +42,7 @@ class TwoInstancesTest extends ServerTest {
     static void startTheOther() {
         other = new SpringApplicationBuilder(Galecrest.class)
                 .profiles("demo")
-                .run("--server.port=0", "--galecrest.start=" + START);
+                .run("--server.port=0", "--galecrest.start=" + START, "--galecrest.slower=" + SLOWER);
     }
 
     @AfterAll

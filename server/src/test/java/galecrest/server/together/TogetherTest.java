@@ -58,6 +58,7 @@ abstract class TogetherTest extends ServerTest {
                 .run(
                         "--server.port=0",
                         "--galecrest.start=" + START,
+                        "--galecrest.slower=" + SLOWER,
                         "--galecrest.parcels.watch=false",
                         "--spring.datasource.url=" + database(),
                         "--spring.datasource.hikari.maximum-pool-size=" + CONNECTIONS);
