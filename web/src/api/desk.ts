@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { client, dataOf, type Schemas } from './client'
 
-export type Line = Schemas['Line']
-export type Desk = Schemas['Desk']
-export type PartDetail = Schemas['PartDetail']
-export type Arrival = Schemas['ArrivalView']
+export type Line = Schemas['DeskLine']
+export type Desk = Schemas['DeskResponse']
+export type PartDetail = Schemas['PartResponse']
+export type Arrival = Schemas['ArrivalResponse']
 export type Mate = Schemas['MateView']
 
 export const DESK = ['desk']

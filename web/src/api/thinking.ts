@@ -4,7 +4,7 @@ import { DESK } from './desk'
 import { client, dataOf, type Schemas } from './client'
 
 export type Odds = Schemas['Odds']
-export type Thought = Schemas['ThoughtView']
+export type Thought = Schemas['ThoughtResponse']
 export type Tried = Schemas['Tried']
 
 const ODDS = ['odds']

@@ -3,7 +3,7 @@ import type { UseFormReturnType } from '@mantine/form'
 import type { Schemas } from '../api/client'
 import { BODIES } from './choices'
 
-export type CarValues = Schemas['BuildForm']
+export type CarValues = Schemas['BuildRequest']
 
 export const NEW_CAR: CarValues = {
   number: '',

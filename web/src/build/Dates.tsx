@@ -76,7 +76,7 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
       form.setFieldError('due', 'Say the day and the hour.')
       return
     }
-    const body: Schemas['CommitmentForm'] = { ...values, due, buildId: car.id, version: date?.version ?? 0 }
+    const body: Schemas['CommitmentRequest'] = { ...values, due, buildId: car.id, version: date?.version ?? 0 }
     const done = await send(
       async () => {
         if (date)

@@ -12,7 +12,7 @@ const KINDS = {
   jobs: {
     title: 'Import jobs into the',
     label: 'Job sheet (CSV)',
-    cells: (l: Schemas['PreviewLine']) => [l.stage, l.job, length(l.likelyMinutes)],
+    cells: (l: Schemas['JobLinePreview']) => [l.stage, l.job, length(l.likelyMinutes)],
   },
   parts: {
     title: 'Import parts for the',

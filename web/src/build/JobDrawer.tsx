@@ -80,7 +80,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
       Object.keys(EMPTY).map((k) => [k, rest[k as keyof Spec]]),
     ) as unknown as Spec
     const at = notBefore ? instantOf(notBefore, board.zone) : undefined
-    const body: Schemas['JobForm'] = { buildId: car.id, stage, spec, note, notBefore: at, after: [], version }
+    const body: Schemas['JobRequest'] = { buildId: car.id, stage, spec, note, notBefore: at, after: [], version }
     const done = await send(
       async () => {
         if (work) await dataOf(client.PUT('/api/jobs/{id}', { params: { path: { id: work.id } }, body }))

@@ -5,7 +5,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { work as length } from '../ui/say'
 
-type Type = Schemas['LinkForm']['type']
+type Type = Schemas['LinkRequest']['type']
 
 const TYPES: { value: Type; label: string }[] = [
   { value: 'FINISH_START', label: 'starts after its finish' },

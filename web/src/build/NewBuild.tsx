@@ -9,7 +9,7 @@ import { instantOf, localOf, work as length } from '../ui/say'
 import { CarFields, type CarValues, NEW_CAR } from './CarFields'
 import { PromiseDate } from './PromiseDate'
 
-type Kind = NonNullable<Schemas['NewBuildForm']['dateKind']>
+type Kind = NonNullable<Schemas['NewBuildRequest']['dateKind']>
 
 /** A new build in two steps: which car and which template, then its first date. */
 export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id: string) => void }) {

@@ -34,7 +34,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
       highDays: o?.highDays ?? 5,
       backMinutes: o?.backMinutes ?? 30,
       inspectionMinutes: o?.inspectionMinutes ?? 30,
-      gate: work?.gate ?? ('EVENT' as Schemas['OutworkForm']['gate']),
+      gate: work?.gate ?? ('EVENT' as Schemas['OutworkRequest']['gate']),
       essential: work?.essential ?? true,
       notBefore: localOf(work?.notBefore, board.zone),
     },
@@ -42,7 +42,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
   const offers = board.vendors.find((v) => v.id === form.values.vendorId)?.offers ?? []
   const save = async (v: typeof form.values) => {
     const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
-    const body: Schemas['OutworkForm'] = {
+    const body: Schemas['OutworkRequest'] = {
       ...v,
       buildId: car.id,
       stage: work?.stage,

@@ -166,7 +166,7 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
   }
   const save = async (v: typeof form.values) => {
     const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
-    const body: Schemas['PartForm'] = {
+    const body: Schemas['PartRequest'] = {
       buildId: car.id,
       name: v.name,
       state: v.state,

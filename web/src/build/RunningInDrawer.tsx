@@ -32,7 +32,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
       perDayMinutes: r?.perDayMinutes ?? 120,
       skill: r?.skill ?? 'drive',
       anyWeather: r?.anyWeather ?? false,
-      gate: work?.gate ?? ('EVENT' as Schemas['RunningInForm']['gate']),
+      gate: work?.gate ?? ('EVENT' as Schemas['RunningInRequest']['gate']),
       essential: work?.essential ?? true,
     },
   })

@@ -36,4 +36,4 @@ export const STATES = choices([
   'RETURNED',
 ] as const)
 
-export type Gate = Schemas['CommitmentForm']['gate']
+export type Gate = Schemas['CommitmentRequest']['gate']

@@ -8,8 +8,8 @@ import { amount } from '../ui/money'
 import { Nothing } from '../ui/Nothing'
 import { day, when } from '../ui/say'
 
-type Page = Schemas['Page']
-type Change = Schemas['CustomersChange']
+type Page = Schemas['CustomerPageResponse']
+type Change = Schemas['CustomerChange']
 
 /** The one honest page of a customer: how far, what next, what waits for them, when, photos, money. */
 export function CustomerPage() {

@@ -94,7 +94,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
 }
 
 /** What the last publishing changed for this hand, until it says that it has seen it. */
-function News({ day: mine }: { day: Schemas['MyDay'] }) {
+function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const published = mine.publishedAt

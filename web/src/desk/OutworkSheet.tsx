@@ -10,7 +10,7 @@ import { when } from '../ui/say'
 import { Slots } from './Slots'
 import { WordFields } from './WordFields'
 
-type Sheet = Schemas['OutworkSheet']
+type Sheet = Schemas['OutworkSheetResponse']
 type Check = Schemas['CheckView']
 
 /** One order for outside work: what goes, the list before it leaves, the word of the vendor, the list on return. */

@@ -33,7 +33,7 @@ export function Arrivals() {
 }
 
 /** Consumables, by where they are bought; ticked off as they are. */
-export function SupplyRun({ supplies }: { supplies: Schemas['SupplyView'][] }) {
+export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] }) {
   const { send, busy } = useSend()
   const [name, setName] = useState('')
   const [from, setFrom] = useState('')

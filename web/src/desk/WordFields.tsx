@@ -25,7 +25,7 @@ export function WordFields({ kind, id, arrival, onDone }: FormProps) {
   const at = (local: string) => (local ? instantOf(local, board.zone) : undefined)
   const save = async (v: typeof form.values) => {
     const likely = at(v.likely)
-    const body: Schemas['WordForm'] = {
+    const body: Schemas['WordRequest'] = {
       said: v.said,
       nextAt: at(v.nextAt),
       likely,

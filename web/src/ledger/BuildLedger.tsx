@@ -11,7 +11,7 @@ import { ChangeForm } from './ChangeForm'
 import { ChangeOrders } from './ChangeOrders'
 import { CustomerLinks } from './CustomerLinks'
 
-type LedgerView = Schemas['LedgerView']
+type LedgerView = Schemas['LedgerResponse']
 
 /** The money of one build: estimate, changes, lines, payments; and the customer's page. */
 export function BuildLedger({ car, currency }: { car: Car; currency: string }) {

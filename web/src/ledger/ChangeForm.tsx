@@ -14,7 +14,7 @@ const GATES = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 
 export function ChangeForm({ car, currency, onClose }: { car: Car; currency: string; onClose: () => void }) {
   const { board, car: cars, commitment } = useBoard()
   const { send, busy } = useSend()
-  const [priced, setPriced] = useState<Schemas['Priced']>()
+  const [priced, setPriced] = useState<Schemas['PricedResponse']>()
   const skills = [...new Set(board.people.flatMap((p) => p.skills.map((s) => s.skill)))].sort()
   const form = useForm({
     initialValues: {
@@ -29,7 +29,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
     },
     onValuesChange: () => setPriced(undefined),
   })
-  const body = (): Schemas['ChangeOrderForm'] => {
+  const body = (): Schemas['ChangeOrderRequest'] => {
     const v = form.values
     return {
       title: v.title,

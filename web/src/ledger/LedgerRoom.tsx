@@ -6,7 +6,7 @@ import { amount, hours } from '../ui/money'
 import { Nothing } from '../ui/Nothing'
 import { BuildLedger } from './BuildLedger'
 
-type Books = Schemas['Books']
+type Books = Schemas['BooksResponse']
 
 /** The money of all builds: agreed, committed, spent, owed; and where estimates were wrong. */
 export function LedgerRoom({ account }: { account: Schemas['Account'] }) {

@@ -16,10 +16,10 @@ export function Calendars() {
   const { send, busy } = useSend()
   const [whose, setWhose] = useState<string | null>(null)
   const add = () => {
-    const [kind, subject] = (whose ?? '').split(' ') as [Schemas['FeedForm']['kind'], string]
+    const [kind, subject] = (whose ?? '').split(' ') as [Schemas['FeedRequest']['kind'], string]
     void send(() => dataOf(client.POST('/api/feeds', { body: { kind, subject } })))
   }
-  const name = (feed: Schemas['FeedView']) =>
+  const name = (feed: Schemas['FeedResponse']) =>
     person.get(feed.subject)?.name ??
     station.get(feed.subject)?.name ??
     called(car.get(feed.subject)) ??

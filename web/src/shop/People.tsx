@@ -137,7 +137,7 @@ function PersonForm({
     },
   })
   const save = async (values: typeof form.values) => {
-    const body: Schemas['PersonForm'] = { ...values, version: person?.version ?? 0 }
+    const body: Schemas['PersonRequest'] = { ...values, version: person?.version ?? 0 }
     const done = await send(
       async () => {
         if (person)

@@ -29,7 +29,7 @@ export function Rules({ changes }: { changes: boolean }) {
   return <RulesForm key={shop.data.version} shop={shop.data} changes={changes} />
 }
 
-function RulesForm({ shop, changes }: { shop: Schemas['ShopForm']; changes: boolean }) {
+function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: boolean }) {
   const { send, busy } = useSend()
   const form = useForm({ initialValues: shop })
   const save = (body: typeof form.values) =>

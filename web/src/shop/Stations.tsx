@@ -73,7 +73,7 @@ function StationForm({
     },
   })
   const save = async (values: typeof form.values) => {
-    const body: Schemas['StationForm'] = { ...values, version: station?.version ?? 0 }
+    const body: Schemas['StationRequest'] = { ...values, version: station?.version ?? 0 }
     const done = await send(
       async () => {
         if (station)

@@ -95,7 +95,7 @@ function VendorForm({
       form.setFieldError(`slots.${empty}`, 'From when to when?')
       return
     }
-    const body: Schemas['VendorForm'] = {
+    const body: Schemas['VendorRequest'] = {
       ...rest,
       offers: offers.map((o) => ({
         what: o.what,

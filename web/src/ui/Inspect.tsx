@@ -105,7 +105,7 @@ export function Inspect({ arrival, onClose }: { arrival: Arrival; onClose: () =>
   )
 }
 
-function told(arrival: Arrival, done: Schemas['Inspected']) {
+function told(arrival: Arrival, done: Schemas['InspectedResponse']) {
   const refused = done.state === 'REFUSED'
   const cost = done.cost.length > 0 ? `It costs: ${done.cost.join('; ')}.` : 'No date loses by it.'
   return {

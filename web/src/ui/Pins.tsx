@@ -5,7 +5,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { instantOf, when } from './say'
 
-type Kind = Schemas['PinForm']['kind']
+type Kind = Schemas['PinRequest']['kind']
 
 const KINDS: { value: Kind; label: string }[] = [
   { value: 'PERSON', label: 'this person' },
@@ -43,7 +43,7 @@ export function Pins({ work, canPin }: { work: Work; canPin: boolean }) {
       setError('Say which.')
       return
     }
-    const body: Schemas['PinForm'] = { workId: work.id, kind }
+    const body: Schemas['PinRequest'] = { workId: work.id, kind }
     if (kind === 'PERSON') body.personId = value
     else if (kind === 'STATION') body.stationId = value
     else if (kind === 'AFTER') body.firstId = value

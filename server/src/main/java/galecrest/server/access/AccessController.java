@@ -5,7 +5,6 @@ import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -31,31 +30,17 @@ class AccessController {
         this.demoLogins = demoLogins;
     }
 
-    record Credentials(String username, String password) {}
-
-    /** Who is signed in, if anybody; the demo's accounts where there are any. */
-    record Me(@Nullable Account account, List<DemoLogin> demoLogins) {}
-
-    record PasswordChange(String old, String next) {}
-
-    record NewAccount(
-            String username,
-            String name,
-            Role role,
-            @Nullable String personId,
-            String password) {}
-
     /** Asking for the token makes the answer set its cookie. */
     @GetMapping("/me")
-    Me me(@Parameter(hidden = true) CsrfToken token) {
+    MeResponse me(@Parameter(hidden = true) CsrfToken token) {
         token.getToken();
         var authentication = SecurityContextHolder.getContext().getAuthentication();
         boolean known = authentication != null && authentication.getPrincipal() instanceof Account;
-        return new Me(known ? (Account) authentication.getPrincipal() : null, demoLogins);
+        return new MeResponse(known ? (Account) authentication.getPrincipal() : null, demoLogins);
     }
 
     @PostMapping("/login")
-    Account login(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+    Account login(@RequestBody SignInRequest credentials, HttpServletRequest request, HttpServletResponse response) {
         var result = accounts.signIn(credentials.username(), credentials.password(), request.getRemoteAddr());
         if (result instanceof AccountService.Welcome welcome) {
             if (request.getSession(false) != null) {
@@ -78,7 +63,7 @@ class AccessController {
 
     @PostMapping("/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changePassword(@RequestBody PasswordChange change) {
+    void changePassword(@RequestBody PasswordRequest change) {
         accounts.changePassword(change.old(), change.next());
     }
 
@@ -89,7 +74,7 @@ class AccessController {
 
     @PostMapping("/accounts")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void save(@RequestBody NewAccount account) {
+    void save(@RequestBody AccountRequest account) {
         accounts.save(
                 new Account(account.username(), account.name(), account.role(), account.personId()),
                 account.password());

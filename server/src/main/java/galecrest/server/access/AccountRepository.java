@@ -13,13 +13,10 @@ class AccountRepository {
         this.db = db;
     }
 
-    /** An account with what is needed to let it in. */
-    record Stored(Account account, String password) {}
-
-    Optional<Stored> find(String username) {
+    Optional<AccountRow> find(String username) {
         return db.sql("select * from account where username = :username")
                 .param("username", username)
-                .query((row, n) -> new Stored(
+                .query((row, n) -> new AccountRow(
                         new Account(
                                 row.getString("username"),
                                 row.getString("name"),

@@ -77,17 +77,15 @@ public class AccountService {
     SignIn signIn(String username, String password, String address) {
         String name = cut(username.strip().toLowerCase(Locale.ROOT));
         Instant now = clock.instant();
-        SignInRepository.Attempts attempts = signIns.count(name, address, FAILURES_TO_LOCK, now, now.minus(LOCKED));
+        AttemptsRow attempts = signIns.count(name, address, FAILURES_TO_LOCK, now, now.minus(LOCKED));
         LockedOut locked = new LockedOut(
                 Duration.between(now, attempts.since().plus(LOCKED)).truncatedTo(ChronoUnit.SECONDS));
         boolean crowded = attempts.address() > FAILURES_OF_ADDRESS || attempts.account() > FAILURES_OF_ACCOUNT;
         if (attempts.here() > FAILURES_TO_LOCK || crowded && !signIns.knows(name, address)) {
             return locked;
         }
-        Optional<AccountRepository.Stored> found = accounts.find(name);
-        if (passwords.matches(
-                        password, found.map(AccountRepository.Stored::password).orElse(unknownPassword))
-                && found.isPresent()) {
+        Optional<AccountRow> found = accounts.find(name);
+        if (passwords.matches(password, found.map(AccountRow::password).orElse(unknownPassword)) && found.isPresent()) {
             signIns.succeeded(name, address, now);
             return new Welcome(found.get().account());
         }

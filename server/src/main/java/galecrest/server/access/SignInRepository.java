@@ -15,22 +15,12 @@ class SignInRepository {
     }
 
     /**
-     * How often somebody has tried without success.
-     *
-     * @param here with this name from this address, this time included
-     * @param since when the last of these was that still counted
-     * @param address with any name from this address
-     * @param account with this name from anywhere
-     */
-    record Attempts(int here, Instant since, int address, int account) {}
-
-    /**
      * Counts an attempt.
      *
      * @param most beyond so many the time does not move on: who goes on trying does not lock it for longer
      * @param old what was before this does not count any more
      */
-    Attempts count(String username, String address, int most, Instant now, Instant old) {
+    AttemptsRow count(String username, String address, int most, Instant now, Instant old) {
         db.sql("delete from sign_in_failure where since < :old")
                 .param("old", Timestamp.from(old))
                 .update();
@@ -49,7 +39,7 @@ class SignInRepository {
                 .param("address", address)
                 .param("most", most)
                 .param("now", Timestamp.from(now))
-                .query((row, n) -> new Attempts(
+                .query((row, n) -> new AttemptsRow(
                         row.getInt("here"),
                         row.getTimestamp("since").toInstant(),
                         row.getInt("address"),

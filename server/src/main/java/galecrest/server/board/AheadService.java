@@ -8,7 +8,6 @@ import galecrest.core.work.WorkId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.plan.PlanService;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -21,45 +20,16 @@ public class AheadService {
     private static final int WEEKS = 8;
 
     private final PlanService plans;
-    private @Nullable Ahead known;
+    private @Nullable ForecastResponse known;
 
     AheadService(PlanService plans) {
         this.plans = plans;
     }
 
-    /**
-     * What is asked.
-     *
-     * @param change the change of the record that it is for
-     * @param bottleneck the fullest skill in a sentence; absent where none is full
-     */
-    public record Ahead(
-            long change,
-            Instant now,
-            List<LatestStart> latestStarts,
-            List<Skill> skills,
-            @Nullable String bottleneck,
-            List<ReadyFor> ready,
-            List<HeldUp> held) {}
-
-    /** What a person could work on this minute, what the plan gives them first; see {@link DispatchList}. */
-    public record ReadyFor(String personId, List<ReadyWork> works) {}
-
-    public record ReadyWork(String workId, boolean own) {}
-
-    /** What holds a piece of work that is not only for want of hands, who can release it, how much waits behind it. */
-    public record HeldUp(String workId, String said, String release, int behind) {}
-
-    /** When a work must start at the latest without harm to a date. */
-    public record LatestStart(String workId, Instant at) {}
-
-    /** How loaded a skill is in a week; see {@link SkillLoad}. */
-    public record Skill(String skill, LocalDate week, int plannedMinutes, int thereMinutes) {}
-
     @LeadOrManager
-    public synchronized Ahead ahead() {
+    public synchronized ForecastResponse ahead() {
         PlanService.Current current = plans.current();
-        Ahead last = known;
+        ForecastResponse last = known;
         if (last != null
                 && last.change() == current.change()
                 && last.now().equals(current.shop().now())) {
@@ -69,7 +39,7 @@ public class AheadService {
         List<SkillLoad> loads = SkillLoad.of(current.shop(), current.plan(), WEEKS);
         DispatchList list = DispatchList.of(current.shop(), current.plan(), latest);
         ReasonText words = new ReasonText(current.shop());
-        Ahead fresh = new Ahead(
+        ForecastResponse fresh = new ForecastResponse(
                 current.change(),
                 current.shop().now(),
                 latest.entrySet().stream()
@@ -77,7 +47,7 @@ public class AheadService {
                         .sorted(java.util.Comparator.comparing(LatestStart::workId))
                         .toList(),
                 loads.stream()
-                        .map(l -> new Skill(l.skill(), l.week(), l.planned(), l.there()))
+                        .map(l -> new SkillAhead(l.skill(), l.week(), l.planned(), l.there()))
                         .toList(),
                 SkillLoad.bottleneck(loads).map(AheadService::said).orElse(null),
                 list.people().stream()

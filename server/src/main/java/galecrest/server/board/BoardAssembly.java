@@ -154,7 +154,7 @@ final class BoardAssembly {
     }
 
     private List<Board.Car> cars() {
-        Map<String, BoardRepository.CarRow> rows = record.cars();
+        Map<String, CarRow> rows = record.cars();
         var stages = record.stages();
         var forNow = record.forNow();
         var measurements = record.measurements();
@@ -204,14 +204,14 @@ final class BoardAssembly {
     }
 
     private List<Board.WorkView> works() {
-        Map<String, BoardRepository.WorkRow> rows = record.works();
+        Map<String, WorkRow> rows = record.works();
         return shop.works().stream()
                 .filter(w -> rows.containsKey(w.id().value()))
                 .map(w -> work(w, rows.get(w.id().value())))
                 .toList();
     }
 
-    private Board.WorkView work(Work work, BoardRepository.WorkRow row) {
+    private Board.WorkView work(Work work, WorkRow row) {
         Plan.Placed at = placed.get(work.id());
         return new Board.WorkView(
                 work.id().value(),
@@ -247,7 +247,7 @@ final class BoardAssembly {
                 cannot.get(work.id()));
     }
 
-    private Board.JobView job(Job job, BoardRepository.WorkRow row) {
+    private Board.JobView job(Job job, WorkRow row) {
         return new Board.JobView(
                 job.zone(),
                 job.onCar(),
@@ -318,7 +318,7 @@ final class BoardAssembly {
     }
 
     private List<Board.PartView> parts() {
-        Map<String, BoardRepository.PartRow> rows = record.parts();
+        Map<String, PartRow> rows = record.parts();
         Map<String, List<String>> needs = new HashMap<>();
         shop.works().forEach(w -> {
             if (w instanceof Job job) {

@@ -27,9 +27,6 @@ class BoardController {
         this.journal = journal;
     }
 
-    /** What was undone, in words. */
-    record Undone(String summary) {}
-
     @GetMapping("/board")
     Board board() {
         return boards.board();
@@ -47,12 +44,12 @@ class BoardController {
     }
 
     @GetMapping("/ahead")
-    AheadService.Ahead ahead() {
+    ForecastResponse ahead() {
         return ahead.ahead();
     }
 
     @GetMapping("/my-day")
-    BoardService.MyDay myDay(@RequestParam(required = false) @Nullable String person) {
+    MyDayResponse myDay(@RequestParam(required = false) @Nullable String person) {
         return boards.myDay(person);
     }
 
@@ -75,8 +72,8 @@ class BoardController {
     }
 
     @PostMapping("/undo")
-    Undone undo() {
-        return new Undone(journal.undo());
+    UndoneResponse undo() {
+        return new UndoneResponse(journal.undo());
     }
 
     @GetMapping("/journal")

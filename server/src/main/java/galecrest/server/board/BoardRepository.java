@@ -1,14 +1,12 @@
 package galecrest.server.board;
 
 import galecrest.core.build.Gate;
-import java.math.BigDecimal;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -20,24 +18,6 @@ class BoardRepository {
     BoardRepository(JdbcClient db) {
         this.db = db;
     }
-
-    record CarRow(String id, String body, String customer, String discipline, int version, int done, int total) {}
-
-    record WorkRow(String id, @Nullable String stage, String note, int version, boolean finding) {}
-
-    record PartRow(
-            String id,
-            String buildId,
-            @Nullable BigDecimal price,
-            int quantity,
-            int received,
-            boolean own,
-            String specification,
-            String kit,
-            String tracking,
-            int version) {}
-
-    record Keyed<T>(String key, T value) {}
 
     String shopName() {
         return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
@@ -127,14 +107,14 @@ class BoardRepository {
 
     Map<String, List<Board.StageView>> stages() {
         return grouped(db.sql("select build_id, id, name from stage order by position")
-                .query((row, n) -> new Keyed<>(
+                .query((row, n) -> new KeyedRow<>(
                         row.getString("build_id"), new Board.StageView(row.getString("id"), row.getString("name"))))
                 .list());
     }
 
     Map<String, List<Board.ForNowView>> forNow() {
         return grouped(db.sql("select * from fitted_for_now where made_good_at is null order by at")
-                .query((row, n) -> new Keyed<>(
+                .query((row, n) -> new KeyedRow<>(
                         row.getString("build_id"),
                         new Board.ForNowView(
                                 row.getString("id"),
@@ -147,7 +127,7 @@ class BoardRepository {
 
     Map<String, List<Board.MeasurementView>> measurements() {
         return grouped(db.sql("select * from measurement order by at desc")
-                .query((row, n) -> new Keyed<>(
+                .query((row, n) -> new KeyedRow<>(
                         row.getString("build_id"),
                         new Board.MeasurementView(
                                 row.getString("what"),
@@ -160,7 +140,7 @@ class BoardRepository {
 
     Map<String, List<Board.ShiftChangeView>> shiftChanges() {
         return grouped(db.sql("select * from shift_change order by from_day, id")
-                .query((row, n) -> new Keyed<>(
+                .query((row, n) -> new KeyedRow<>(
                         row.getString("person_id"),
                         new Board.ShiftChangeView(
                                 row.getString("id"),
@@ -173,7 +153,7 @@ class BoardRepository {
                 .list());
     }
 
-    private static <T> Map<String, List<T>> grouped(List<Keyed<T>> rows) {
+    private static <T> Map<String, List<T>> grouped(List<KeyedRow<T>> rows) {
         Map<String, List<T>> groups = new HashMap<>();
         rows.forEach(
                 r -> groups.computeIfAbsent(r.key(), k -> new ArrayList<>()).add(r.value()));

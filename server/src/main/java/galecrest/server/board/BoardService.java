@@ -88,7 +88,7 @@ public class BoardService {
 
     /** What a hand has on: going on now, next up to the end of its next day at work, later. */
     @AnyHand
-    public MyDay myDay(@Nullable String person) {
+    public MyDayResponse myDay(@Nullable String person) {
         Board board = board();
         String mine = person != null ? person : who.account().personId();
         Board.PersonView me = board.people().stream()
@@ -110,7 +110,7 @@ public class BoardService {
                     (going ? now : day.isAfter(lastDay) ? later : next).add(w.id());
                 });
         PlanService.News news = plans.newsFor(who.account().username());
-        return new MyDay(
+        return new MyDayResponse(
                 me.id(),
                 now,
                 next,
@@ -131,13 +131,13 @@ public class BoardService {
     }
 
     /** What moved for a person. */
-    private List<Change> changes(PlanDifference difference, String person) {
+    private List<DayChange> changes(PlanDifference difference, String person) {
         var shop = plans.current().shop();
         ReasonText words = new ReasonText(shop);
         PersonId id = new PersonId(person);
         return difference.moved().stream()
                 .filter(m -> m.concerns().contains(id))
-                .map(m -> new Change(
+                .map(m -> new DayChange(
                         m.work().value(), m.before().orElse(null), m.after().orElse(null), words.moved(m)))
                 .toList();
     }
@@ -153,27 +153,4 @@ public class BoardService {
     public void looked() {
         plans.saw(who.account().username());
     }
-
-    /**
-     * Works of a hand, by id.
-     *
-     * @param nextUntil the day, from its midnight, to whose end <em>next</em> reaches
-     * @param publishedAt when people were last told
-     * @param changes what moved for this hand since it last looked
-     */
-    public record MyDay(
-            String personId,
-            List<String> now,
-            List<String> next,
-            List<String> later,
-            Instant nextUntil,
-            @Nullable Instant publishedAt,
-            List<Change> changes) {}
-
-    /** A piece of work that was told otherwise. */
-    public record Change(
-            String workId,
-            @Nullable Instant before,
-            @Nullable Instant after,
-            String said) {}
 }

@@ -1,13 +1,5 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Gate;
-import galecrest.core.sheet.JobSpec;
-import galecrest.core.work.Commitment;
-import galecrest.core.work.Link;
-import galecrest.core.work.ReasonTag;
-import java.time.Instant;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -44,131 +36,14 @@ public class BuildController {
         this.capture = capture;
     }
 
-    /** Outline of a car from above. */
-    public enum Body {
-        SALOON,
-        COUPE,
-        HATCH,
-        ROADSTER,
-        SINGLE_SEATER,
-        TRUCK
-    }
-
-    public record BuildForm(
-            String number,
-            String name,
-            Body body,
-            String customer,
-            String discipline,
-            double weight,
-            int limitFront,
-            int limitEngineBay,
-            int limitCockpit,
-            int limitUnderside,
-            int limitRear,
-            int version) {}
-
-    /** A job; {@code after} names what it follows and counts only when it is added. */
-    public record JobForm(
-            String buildId,
-            @Nullable String stage,
-            JobSpec spec,
-            @Nullable Instant notBefore,
-            String note,
-            List<String> after,
-            int version) {}
-
-    /** Work that another firm does; {@code after} counts only when it is added. */
-    public record OutworkForm(
-            String buildId,
-            @Nullable String stage,
-            String name,
-            String vendorId,
-            boolean wholeCar,
-            int outMinutes,
-            @Nullable Instant slotFrom,
-            @Nullable Instant slotTo,
-            int lowDays,
-            int likelyDays,
-            int highDays,
-            int backMinutes,
-            int inspectionMinutes,
-            Gate gate,
-            boolean essential,
-            @Nullable Instant notBefore,
-            List<String> after,
-            int version) {}
-
-    /** Gentle distance before a gate, a drive a day; see {@link galecrest.core.work.RunningIn}. */
-    record RunningInForm(
-            String buildId,
-            @Nullable String stage,
-            String name,
-            int distanceKm,
-            int doneKm,
-            int perDayKm,
-            int perDayMinutes,
-            String skill,
-            boolean anyWeather,
-            Gate gate,
-            boolean essential,
-            List<String> after,
-            int version) {}
-
-    record LinkForm(
-            String firstId,
-            String thenId,
-            Link.Type type,
-            int lagMinutes,
-            boolean lagWorking,
-            @Nullable Double riskChance,
-            @Nullable Integer riskReworkMinutes) {}
-
-    record CommitmentForm(
-            String buildId, String name, Commitment.Kind kind, Instant due, Gate gate, double weight, int version) {}
-
-    /** Which pin: exactly one of the last four fields, as the kind says. */
-    record PinForm(
-            String workId,
-            PinKind kind,
-            @Nullable String personId,
-            @Nullable String stationId,
-            @Nullable String firstId,
-            @Nullable Instant at) {}
-
-    enum PinKind {
-        PERSON,
-        STATION,
-        NOT_BEFORE,
-        AFTER,
-        EXACTLY
-    }
-
-    record HoldForm(ReasonTag reason, String note, @Nullable Instant until) {}
-
-    record CaptureForm(String text) {}
-
-    /** What became of a captured line, in words, and the work it concerns. */
-    record CapturedAs(String said, @Nullable String workId) {}
-
-    record AddedWork(String id) {}
-
-    /** A new build; the template and the first date may be left out. */
-    record NewBuildForm(
-            BuildForm build,
-            @Nullable String template,
-            @Nullable String dateName,
-            Commitment.@Nullable Kind dateKind,
-            @Nullable Instant dateDue) {}
-
     @PostMapping("/builds")
-    AddedWork addBuild(@RequestBody NewBuildForm form) {
-        return new AddedWork(sheets.newBuild(form));
+    AddedResponse addBuild(@RequestBody NewBuildRequest form) {
+        return new AddedResponse(sheets.newBuild(form));
     }
 
     @PutMapping("/builds/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void change(@PathVariable String id, @RequestBody BuildForm form) {
+    void change(@PathVariable String id, @RequestBody BuildRequest form) {
         builds.change(id, form);
     }
 
@@ -179,40 +54,40 @@ public class BuildController {
     }
 
     @PostMapping("/builds/{id}/capture")
-    CapturedAs capture(@PathVariable String id, @RequestBody CaptureForm form) {
+    CapturedResponse capture(@PathVariable String id, @RequestBody CaptureRequest form) {
         return capture.capture(id, form.text());
     }
 
     @PostMapping("/jobs")
-    AddedWork addJob(@RequestBody JobForm form) {
-        return new AddedWork(works.addJob(form));
+    AddedResponse addJob(@RequestBody JobRequest form) {
+        return new AddedResponse(works.addJob(form));
     }
 
     @PutMapping("/jobs/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeJob(@PathVariable String id, @RequestBody JobForm form) {
+    void changeJob(@PathVariable String id, @RequestBody JobRequest form) {
         works.changeJob(id, form);
     }
 
     @PostMapping("/outwork")
-    AddedWork addOutwork(@RequestBody OutworkForm form) {
-        return new AddedWork(works.addOutwork(form));
+    AddedResponse addOutwork(@RequestBody OutworkRequest form) {
+        return new AddedResponse(works.addOutwork(form));
     }
 
     @PutMapping("/outwork/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeOutwork(@PathVariable String id, @RequestBody OutworkForm form) {
+    void changeOutwork(@PathVariable String id, @RequestBody OutworkRequest form) {
         works.changeOutwork(id, form);
     }
 
     @PostMapping("/running-in")
-    AddedWork addRunningIn(@RequestBody RunningInForm form) {
-        return new AddedWork(works.addRunningIn(form));
+    AddedResponse addRunningIn(@RequestBody RunningInRequest form) {
+        return new AddedResponse(works.addRunningIn(form));
     }
 
     @PutMapping("/running-in/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeRunningIn(@PathVariable String id, @RequestBody RunningInForm form) {
+    void changeRunningIn(@PathVariable String id, @RequestBody RunningInRequest form) {
         works.changeRunningIn(id, form);
     }
 
@@ -242,7 +117,7 @@ public class BuildController {
 
     @PostMapping("/works/{id}/hold")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void hold(@PathVariable String id, @RequestBody HoldForm form) {
+    void hold(@PathVariable String id, @RequestBody HoldRequest form) {
         progress.hold(id, form);
     }
 
@@ -253,8 +128,8 @@ public class BuildController {
     }
 
     @PostMapping("/links")
-    AddedWork addLink(@RequestBody LinkForm form) {
-        return new AddedWork(tying.addLink(form));
+    AddedResponse addLink(@RequestBody LinkRequest form) {
+        return new AddedResponse(tying.addLink(form));
     }
 
     @DeleteMapping("/links/{id}")
@@ -264,13 +139,13 @@ public class BuildController {
     }
 
     @PostMapping("/commitments")
-    AddedWork addCommitment(@RequestBody CommitmentForm form) {
-        return new AddedWork(builds.addCommitment(form));
+    AddedResponse addCommitment(@RequestBody CommitmentRequest form) {
+        return new AddedResponse(builds.addCommitment(form));
     }
 
     @PutMapping("/commitments/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeCommitment(@PathVariable String id, @RequestBody CommitmentForm form) {
+    void changeCommitment(@PathVariable String id, @RequestBody CommitmentRequest form) {
         builds.changeCommitment(id, form);
     }
 
@@ -281,8 +156,8 @@ public class BuildController {
     }
 
     @PostMapping("/pins")
-    AddedWork addPin(@RequestBody PinForm form) {
-        return new AddedWork(tying.addPin(form));
+    AddedResponse addPin(@RequestBody PinRequest form) {
+        return new AddedResponse(tying.addPin(form));
     }
 
     @DeleteMapping("/pins/{id}")

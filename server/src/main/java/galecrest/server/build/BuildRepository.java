@@ -22,7 +22,7 @@ class BuildRepository {
                 .optional();
     }
 
-    void insert(String id, BuildController.BuildForm form) {
+    void insert(String id, BuildRequest form) {
         bind(db.sql("""
                                 insert into build (id, number, name, body, customer, discipline, weight, limit_front,
                                     limit_engine_bay, limit_cockpit, limit_underside, limit_rear, position)
@@ -31,7 +31,7 @@ class BuildRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean update(String id, BuildController.BuildForm form) {
+    boolean update(String id, BuildRequest form) {
         return bind(db.sql("""
                                         update build
                                         set number = :number, name = :name, body = :body, customer = :customer,
@@ -41,8 +41,7 @@ class BuildRepository {
                                         where id = :id and version = :version"""), id, form).param("version", form.version()).update() > 0;
     }
 
-    private static JdbcClient.StatementSpec bind(
-            JdbcClient.StatementSpec statement, String id, BuildController.BuildForm form) {
+    private static JdbcClient.StatementSpec bind(JdbcClient.StatementSpec statement, String id, BuildRequest form) {
         return statement
                 .param("id", id)
                 .param("number", form.number().strip())
@@ -69,7 +68,7 @@ class BuildRepository {
                 .optional();
     }
 
-    void insertCommitment(String id, BuildController.CommitmentForm form) {
+    void insertCommitment(String id, CommitmentRequest form) {
         db.sql("""
                         insert into commitment (id, build_id, name, kind, due, gate, weight)
                         values (:id, :build, :name, :kind, :due, :gate, :weight)""")
@@ -83,7 +82,7 @@ class BuildRepository {
                 .update();
     }
 
-    boolean updateCommitment(String id, BuildController.CommitmentForm form) {
+    boolean updateCommitment(String id, CommitmentRequest form) {
         return db.sql("""
                                 update commitment
                                 set name = :name, kind = :kind, due = :due, gate = :gate, weight = :weight

@@ -28,7 +28,7 @@ public class BuildService {
     }
 
     @ManagerOnly
-    void change(String id, BuildController.BuildForm form) {
+    void change(String id, BuildRequest form) {
         BadInput.throwIfAny(problems(form));
         journal.change("changed the build " + form.name(), () -> {
             builds.name(id).orElseThrow(() -> new NotThere("build"));
@@ -40,7 +40,7 @@ public class BuildService {
 
     /** Adds a build without work. */
     @ManagerOnly
-    public String add(BuildController.BuildForm form) {
+    public String add(BuildRequest form) {
         BadInput.throwIfAny(problems(form));
         String id = NewId.next();
         journal.change("took in " + (form.number() + " " + form.name()).strip(), () -> builds.insert(id, form));
@@ -57,7 +57,7 @@ public class BuildService {
     }
 
     /** What is wrong with a build's own fields. */
-    public static List<Problem> problems(BuildController.BuildForm form) {
+    public static List<Problem> problems(BuildRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank() || form.name().length() > 80) {
             problems.add(new Problem("name", "A build needs a name of 1 to 80 characters."));
@@ -81,7 +81,7 @@ public class BuildService {
     }
 
     @LeadOrManager
-    String addCommitment(BuildController.CommitmentForm form) {
+    String addCommitment(CommitmentRequest form) {
         check(form);
         String id = NewId.next();
         String build = builds.name(form.buildId()).orElseThrow(() -> new NotThere("build"));
@@ -90,7 +90,7 @@ public class BuildService {
     }
 
     @LeadOrManager
-    void changeCommitment(String id, BuildController.CommitmentForm form) {
+    void changeCommitment(String id, CommitmentRequest form) {
         check(form);
         journal.change("changed the date " + form.name(), () -> {
             if (!builds.updateCommitment(id, form)) {
@@ -108,7 +108,7 @@ public class BuildService {
         });
     }
 
-    private void check(BuildController.CommitmentForm form) {
+    private void check(CommitmentRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A date needs a name, such as the event."));

@@ -50,29 +50,28 @@ class CaptureService {
     }
 
     @AnyHand
-    BuildController.CapturedAs capture(String build, String text) {
+    CapturedResponse capture(String build, String text) {
         CaptureLine.Captured captured = CaptureLine.read(text);
         if (captured instanceof CaptureLine.NotUnderstood not) {
             throw new BadInput("text", not.why());
         } else if (captured instanceof CaptureLine.ForNow forNow) {
             journal.change(
                     "fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
-            return new BuildController.CapturedAs("Fitted for now, to be made good before the event.", null);
+            return new CapturedResponse("Fitted for now, to be made good before the event.", null);
         } else if (captured instanceof CaptureLine.Held held) {
             Work next = progress.nextOf(build)
                     .orElseThrow(() -> new BadInput("text", "There is no open work on this car to hold."));
-            progress.hold(next.id().value(), new BuildController.HoldForm(held.reason(), held.note(), null));
-            return new BuildController.CapturedAs(
-                    "Held: " + next.name() + ".", next.id().value());
+            progress.hold(next.id().value(), new HoldRequest(held.reason(), held.note(), null));
+            return new CapturedResponse("Held: " + next.name() + ".", next.id().value());
         }
         CaptureLine.NewJob job = (CaptureLine.NewJob) captured;
         boolean finding = job.finding() || who.account().role() == Role.HAND;
         String id = works.insertJob(form(build, job, finding), finding);
         String time = job.timeSaid() ? "" : " An hour is assumed until you say.";
-        return new BuildController.CapturedAs((finding ? "Finding: " : "Job: ") + job.name() + "." + time, id);
+        return new CapturedResponse((finding ? "Finding: " : "Job: ") + job.name() + "." + time, id);
     }
 
-    private BuildController.JobForm form(String build, CaptureLine.NewJob job, boolean finding) {
+    private JobRequest form(String build, CaptureLine.NewJob job, boolean finding) {
         int likely = job.minutes();
         JobSpec spec = new JobSpec(
                 job.name(),
@@ -91,7 +90,7 @@ class CaptureService {
                 true,
                 0,
                 0);
-        return new BuildController.JobForm(build, finding ? "Findings" : null, spec, null, "", List.of(), 0);
+        return new JobRequest(build, finding ? "Findings" : null, spec, null, "", List.of(), 0);
     }
 
     /** Fitting where somebody can; else the skill that most people have. */

@@ -1,7 +1,6 @@
 package galecrest.server.build;
 
 import galecrest.core.sheet.JobSheet;
-import galecrest.core.shop.Problem;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -28,31 +27,24 @@ class JobSheetController {
         this.sheets = sheets;
     }
 
-    record PreviewLine(int line, String stage, String job, int likelyMinutes) {}
-
-    /** What an import would do: the lines, or the problems by line and column. */
-    record Preview(List<PreviewLine> lines, List<Problem> problems) {}
-
-    record Imported(int jobs) {}
-
     @GetMapping("/templates")
-    List<JobSheetService.Template> templates() {
+    List<TemplateResponse> templates() {
         return sheets.templates();
     }
 
     @PostMapping(path = "/builds/{id}/jobs/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Preview preview(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+    JobSheetPreviewResponse preview(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
         JobSheet.Read read = sheets.preview(file.getBytes());
-        List<PreviewLine> lines = read.lines().stream()
-                .map(l -> new PreviewLine(
+        List<JobLinePreview> lines = read.lines().stream()
+                .map(l -> new JobLinePreview(
                         l.number(), l.stage(), l.spec().name(), l.spec().likelyMinutes()))
                 .toList();
-        return new Preview(lines, read.problems());
+        return new JobSheetPreviewResponse(lines, read.problems());
     }
 
     @PostMapping(path = "/builds/{id}/jobs/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Imported importSheet(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
-        return new Imported(sheets.importSheet(id, file.getBytes()));
+    ImportedJobsResponse importSheet(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+        return new ImportedJobsResponse(sheets.importSheet(id, file.getBytes()));
     }
 
     @GetMapping(path = "/builds/{id}/jobs.csv", produces = "text/csv")

@@ -70,15 +70,12 @@ public class JobSheetService {
         this.journal = journal;
     }
 
-    /** A template as it is offered. */
-    record Template(String id, String name, int jobs, int likelyMinutes, List<String> stages) {}
-
     @AnyHand
-    List<Template> templates() {
+    List<TemplateResponse> templates() {
         return TEMPLATES.entrySet().stream()
                 .map(t -> {
                     List<JobSheet.Line> lines = template(t.getKey());
-                    return new Template(
+                    return new TemplateResponse(
                             t.getKey(),
                             t.getValue(),
                             lines.size(),
@@ -107,7 +104,7 @@ public class JobSheetService {
     }
 
     @ManagerOnly
-    String newBuild(BuildController.NewBuildForm form) {
+    String newBuild(NewBuildRequest form) {
         List<Problem> problems = new ArrayList<>(BuildService.problems(form.build()));
         boolean dated = form.dateDue() != null;
         if (dated && (form.dateName() == null || form.dateName().isBlank())) {
@@ -119,8 +116,8 @@ public class JobSheetService {
             String id = builds.add(form.build());
             insert(id, lines);
             if (dated && form.dateDue() != null && form.dateName() != null && form.dateKind() != null) {
-                builds.addCommitment(new BuildController.CommitmentForm(
-                        id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
+                builds.addCommitment(
+                        new CommitmentRequest(id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
             }
             return id;
         });
@@ -136,11 +133,10 @@ public class JobSheetService {
         return trial.execute(status -> {
             status.setRollbackOnly();
             return journal.change("tried a new build", () -> {
-                String build = builds.add(new BuildController.BuildForm(
-                        "", "new build", BuildController.Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
+                String build = builds.add(new BuildRequest("", "new build", Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
                 insert(build, lines);
-                String end = builds.addCommitment(new BuildController.CommitmentForm(
-                        build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
+                String end = builds.addCommitment(
+                        new CommitmentRequest(build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
                 return new Tried(plans.shopAsWritten(), new CommitmentId(end));
             });
         });
@@ -178,15 +174,13 @@ public class JobSheetService {
             ids.add(id);
             byRef.put(line.ref(), id);
             works.insertJob(
-                    id,
-                    new BuildController.JobForm(build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
-                    false);
+                    id, new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0), false);
         }
         for (int i = 0; i < lines.size(); i++) {
             for (JobSheet.After after : lines.get(i).after()) {
                 links.insertLink(
                         NewId.next(),
-                        new BuildController.LinkForm(
+                        new LinkRequest(
                                 byRef.get(after.ref()),
                                 ids.get(i),
                                 after.type(),

@@ -16,7 +16,7 @@ class LinkRepository {
         this.db = db;
     }
 
-    void insertLink(String id, BuildController.LinkForm form) {
+    void insertLink(String id, LinkRequest form) {
         db.sql("insert into link values (:id, :first, :then, :type, :lag, :working, :chance, :rework)")
                 .param("id", id)
                 .param("first", form.firstId())
@@ -30,15 +30,14 @@ class LinkRepository {
     }
 
     void insertPlainLink(String first, String then) {
-        insertLink(
-                NewId.next(), new BuildController.LinkForm(first, then, Link.Type.FINISH_START, 0, false, null, null));
+        insertLink(NewId.next(), new LinkRequest(first, then, Link.Type.FINISH_START, 0, false, null, null));
     }
 
     boolean deleteLink(String id) {
         return db.sql("delete from link where id = :id").param("id", id).update() > 0;
     }
 
-    void insertPin(String id, BuildController.PinForm form) {
+    void insertPin(String id, PinRequest form) {
         db.sql("insert into pin values (:id, :work, :kind, :person, :station, :first, :at)")
                 .param("id", id)
                 .param("work", form.workId())
@@ -51,7 +50,7 @@ class LinkRepository {
     }
 
     /** Pins of the same kind on the same work, which a new one replaces. */
-    void deletePins(String work, BuildController.PinKind kind) {
+    void deletePins(String work, PinKind kind) {
         db.sql("delete from pin where work_id = :work and kind = :kind")
                 .param("work", work)
                 .param("kind", kind.name())

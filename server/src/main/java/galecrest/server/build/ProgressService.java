@@ -59,7 +59,7 @@ public class ProgressService {
         String station =
                 placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
         journal.judge(() -> {
-            WorkRepository.Head head = works.mustBe(id);
+            WorkSummary head = works.mustBe(id);
             if (!head.kind().equals("JOB") || head.status().equals("DONE")) {
                 throw new BadInput("start", head.name() + " cannot be started: it is done, or nothing the shop does.");
             }
@@ -96,7 +96,7 @@ public class ProgressService {
     @AnyHand
     void pause(String id) {
         journal.judge(() -> {
-            WorkRepository.Head head = works.mustBe(id);
+            WorkSummary head = works.mustBe(id);
             ShopSnapshot shop = plans.shopAsWritten();
             Job job = job(shop, id)
                     .filter(ProgressService::goesOn)
@@ -131,7 +131,7 @@ public class ProgressService {
     @AnyHand
     void done(String id) {
         journal.judge(() -> {
-            WorkRepository.Head head = works.mustBe(id);
+            WorkSummary head = works.mustBe(id);
             if (head.status().equals("DONE")) {
                 throw new BadInput("done", head.name() + " is done already.");
             }
@@ -148,12 +148,12 @@ public class ProgressService {
     }
 
     @AnyHand
-    void hold(String id, BuildController.HoldForm form) {
+    void hold(String id, HoldRequest form) {
         if (form.note().isBlank()) {
             throw new BadInput("note", "Say in a word or two what holds it.");
         }
         journal.judge(() -> {
-            WorkRepository.Head head = works.mustBe(id);
+            WorkSummary head = works.mustBe(id);
             if (head.status().equals("DONE")) {
                 throw new BadInput("note", head.name() + " is done already.");
             }
@@ -168,7 +168,7 @@ public class ProgressService {
     @AnyHand
     void release(String id) {
         journal.judge(() -> {
-            WorkRepository.Head head = works.mustBe(id);
+            WorkSummary head = works.mustBe(id);
             return works.release(id) ? "released " + head.name() : null;
         });
     }

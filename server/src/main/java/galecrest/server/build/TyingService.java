@@ -40,7 +40,7 @@ class TyingService {
     }
 
     @LeadOrManager
-    String addLink(BuildController.LinkForm form) {
+    String addLink(LinkRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.lagMinutes() < 0 || form.lagMinutes() > MOST_LAG_MINUTES) {
             problems.add(new Problem("lagMinutes", "A lag is between 0 and 60 days."));
@@ -54,8 +54,8 @@ class TyingService {
         BadInput.throwIfAny(problems);
         String id = NewId.next();
         journal.judge(() -> {
-            WorkRepository.Head first = works.mustBe(form.firstId());
-            WorkRepository.Head then = works.mustBe(form.thenId());
+            WorkSummary first = works.mustBe(form.firstId());
+            WorkSummary then = works.mustBe(form.thenId());
             noCircle(form);
             links.insertLink(id, form);
             return then.name() + " now waits for " + first.name();
@@ -63,7 +63,7 @@ class TyingService {
         return id;
     }
 
-    private void noCircle(BuildController.LinkForm form) {
+    private void noCircle(LinkRequest form) {
         ShopSnapshot shop = plans.shopAsWritten();
         List<Link> all = new ArrayList<>(shop.links());
         all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
@@ -82,11 +82,11 @@ class TyingService {
     }
 
     @ManagerOnly
-    String addPin(BuildController.PinForm form) {
+    String addPin(PinRequest form) {
         String id = NewId.next();
         Pin pin = pin(id, form);
         journal.judgeDraft(() -> {
-            WorkRepository.Head head = works.mustBe(form.workId());
+            WorkSummary head = works.mustBe(form.workId());
             links.deletePins(form.workId(), form.kind());
             links.insertPin(id, form);
             plans.mustHold(pin);
@@ -95,7 +95,7 @@ class TyingService {
         return id;
     }
 
-    private Pin pin(String id, BuildController.PinForm form) {
+    private Pin pin(String id, PinRequest form) {
         PinId pin = new PinId(id);
         WorkId work = new WorkId(form.workId());
         return switch (form.kind()) {

@@ -23,16 +23,13 @@ class WorkRepository {
         this.db = db;
     }
 
-    /** What the use cases look at before they change a piece of work. */
-    record Head(String id, String buildId, String name, String kind, String status, boolean held, int version) {}
-
     /** The head of a piece of work that must be there. */
-    Head mustBe(String id) {
+    WorkSummary mustBe(String id) {
         return db.sql("""
                         select id, build_id, name, kind, status, hold_reason is not null as held, version
                         from work where id = :id""")
                 .param("id", id)
-                .query(Head.class)
+                .query(WorkSummary.class)
                 .optional()
                 .orElseThrow(() -> new NotThere("job or outside work"));
     }
@@ -65,7 +62,7 @@ class WorkRepository {
         });
     }
 
-    void insertJob(String id, BuildController.JobForm form, boolean finding) {
+    void insertJob(String id, JobRequest form, boolean finding) {
         JobSpec spec = form.spec();
         db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before, note,
@@ -118,7 +115,7 @@ class WorkRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean updateJob(String id, BuildController.JobForm form) {
+    boolean updateJob(String id, JobRequest form) {
         JobSpec spec = form.spec();
         int rows = db.sql("""
                         update work
@@ -149,18 +146,6 @@ class WorkRepository {
         return true;
     }
 
-    /** The job as its form would show it. */
-    record JobRow(
-            String name,
-            String stage,
-            String zone,
-            int lowMinutes,
-            int likelyMinutes,
-            int highMinutes,
-            String gate,
-            boolean essential,
-            String note) {}
-
     JobRow job(String id) {
         return db.sql("""
                         select w.name, coalesce(s.name, '') as stage, j.zone, j.low_minutes, j.likely_minutes,
@@ -169,7 +154,7 @@ class WorkRepository {
                         where w.id = :id""").param("id", id).query(JobRow.class).single();
     }
 
-    void insertOutwork(String id, BuildController.OutworkForm form) {
+    void insertOutwork(String id, OutworkRequest form) {
         db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
                             position)
@@ -190,8 +175,7 @@ class WorkRepository {
                                     :inspection)"""), id, form).update();
     }
 
-    private static JdbcClient.StatementSpec bind(
-            JdbcClient.StatementSpec statement, String id, BuildController.OutworkForm form) {
+    private static JdbcClient.StatementSpec bind(JdbcClient.StatementSpec statement, String id, OutworkRequest form) {
         return statement
                 .param("id", id)
                 .param("vendor", form.vendorId())
@@ -206,7 +190,7 @@ class WorkRepository {
                 .param("inspection", form.inspectionMinutes());
     }
 
-    boolean updateOutwork(String id, BuildController.OutworkForm form) {
+    boolean updateOutwork(String id, OutworkRequest form) {
         int rows = db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
@@ -232,7 +216,7 @@ class WorkRepository {
         return rows > 0;
     }
 
-    void insertRunningIn(String id, BuildController.RunningInForm form) {
+    void insertRunningIn(String id, RunningInRequest form) {
         db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, position)
                         values (:id, :build, :stage, 'RUNNING_IN', :name, :gate, :essential, 'TODO',
@@ -257,7 +241,7 @@ class WorkRepository {
                 .update();
     }
 
-    boolean updateRunningIn(String id, BuildController.RunningInForm form) {
+    boolean updateRunningIn(String id, RunningInRequest form) {
         int rows = db.sql("""
                         update work set stage_id = :stage, name = :name, gate = :gate, essential = :essential
                         where id = :id and version = :version""")
@@ -346,7 +330,7 @@ class WorkRepository {
         db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
     }
 
-    void hold(String id, BuildController.HoldForm form) {
+    void hold(String id, HoldRequest form) {
         db.sql("update work set hold_reason = :reason, hold_note = :note, hold_until = :until where id = :id")
                 .param("id", id)
                 .param("reason", form.reason().name())

@@ -25,12 +25,12 @@ public class WorkService {
     }
 
     @LeadOrManager
-    String addJob(BuildController.JobForm form) {
+    String addJob(JobRequest form) {
         return insertJob(form, false);
     }
 
     /** Adds a job that was written down or found. */
-    public String insertJob(BuildController.JobForm form, boolean finding) {
+    public String insertJob(JobRequest form, boolean finding) {
         BadInput.throwIfAny(form.spec().problems());
         String id = NewId.next();
         String summary = (finding ? "found: " : "added the job ") + form.spec().name();
@@ -42,11 +42,11 @@ public class WorkService {
     }
 
     @LeadOrManager
-    void changeJob(String id, BuildController.JobForm form) {
-        WorkRepository.Head head = works.mustBe(id);
+    void changeJob(String id, JobRequest form) {
+        WorkSummary head = works.mustBe(id);
         BadInput.throwIfAny(form.spec().problems());
         journal.change("changed the job " + head.name(), () -> {
-            WorkRepository.JobRow there = works.job(id);
+            JobRow there = works.job(id);
             if (!works.updateJob(id, form)) {
                 throw new ChangedMeanwhile(
                         "Somebody else changed \"" + head.name() + "\" while you had it open. Nothing of yours is lost:"
@@ -57,8 +57,7 @@ public class WorkService {
         });
     }
 
-    private static List<ChangedMeanwhile.Difference> differences(
-            BuildController.JobForm mine, WorkRepository.JobRow theirs) {
+    private static List<ChangedMeanwhile.Difference> differences(JobRequest mine, JobRow theirs) {
         List<ChangedMeanwhile.Difference> all = new ArrayList<>();
         differ(all, "name", mine.spec().name(), theirs.name());
         differ(all, "stage", mine.stage() == null ? "" : mine.stage(), theirs.stage());
@@ -79,13 +78,13 @@ public class WorkService {
     }
 
     @LeadOrManager
-    String addOutwork(BuildController.OutworkForm form) {
+    String addOutwork(OutworkRequest form) {
         BadInput.throwIfAny(problems(form));
         return journal.change("added the outside work " + form.name(), () -> insertOutwork(form));
     }
 
     /** Writes outside work that has been checked, within the change that is open; answers its id. */
-    public String insertOutwork(BuildController.OutworkForm form) {
+    public String insertOutwork(OutworkRequest form) {
         String id = NewId.next();
         works.insertOutwork(id, form);
         form.after().forEach(first -> links.insertPlainLink(first, id));
@@ -93,8 +92,8 @@ public class WorkService {
     }
 
     @LeadOrManager
-    void changeOutwork(String id, BuildController.OutworkForm form) {
-        WorkRepository.Head head = works.mustBe(id);
+    void changeOutwork(String id, OutworkRequest form) {
+        WorkSummary head = works.mustBe(id);
         BadInput.throwIfAny(problems(form));
         journal.change("changed the outside work " + head.name(), () -> {
             if (!works.updateOutwork(id, form)) {
@@ -107,7 +106,7 @@ public class WorkService {
     }
 
     /** What is wrong with the form. */
-    public static List<Problem> problems(BuildController.OutworkForm form) {
+    public static List<Problem> problems(OutworkRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "Outside work needs a name."));
@@ -135,7 +134,7 @@ public class WorkService {
     }
 
     @LeadOrManager
-    String addRunningIn(BuildController.RunningInForm form) {
+    String addRunningIn(RunningInRequest form) {
         check(form);
         String id = NewId.next();
         journal.change("added the running-in " + form.name(), () -> {
@@ -146,8 +145,8 @@ public class WorkService {
     }
 
     @LeadOrManager
-    void changeRunningIn(String id, BuildController.RunningInForm form) {
-        WorkRepository.Head head = works.mustBe(id);
+    void changeRunningIn(String id, RunningInRequest form) {
+        WorkSummary head = works.mustBe(id);
         check(form);
         journal.change("changed the running-in " + head.name(), () -> {
             if (!works.updateRunningIn(id, form)) {
@@ -159,7 +158,7 @@ public class WorkService {
         });
     }
 
-    private static void check(BuildController.RunningInForm form) {
+    private static void check(RunningInRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "Running-in needs a name."));

@@ -1,11 +1,7 @@
 package galecrest.server.customer;
 
-import galecrest.server.money.ChangeOrderService;
 import galecrest.server.photo.PhotoService;
-import java.math.BigDecimal;
-import java.time.Instant;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -29,26 +25,13 @@ class CustomerController {
         this.customers = customers;
     }
 
-    record CustomersLink(
-            String id,
-            Instant madeAt,
-            String madeBy,
-            Instant expiresAt,
-            @Nullable Instant revokedAt,
-            boolean money) {}
-
     @GetMapping("/api/builds/{build}/customer-links")
-    List<CustomersLink> links(@PathVariable String build) {
+    List<CustomerLinkResponse> links(@PathVariable String build) {
         return links.of(build);
     }
 
-    record CustomersLinkForm(int days, boolean money) {}
-
-    /** The path of the new link; it is told this once and kept nowhere. */
-    record MadeLink(String id, String path) {}
-
     @PostMapping("/api/builds/{build}/customer-links")
-    MadeLink make(@PathVariable String build, @RequestBody CustomersLinkForm form) {
+    MadeLinkResponse make(@PathVariable String build, @RequestBody CustomerLinkRequest form) {
         return links.make(build, form);
     }
 
@@ -58,49 +41,14 @@ class CustomerController {
         links.revoke(id);
     }
 
-    record CustomersStage(String name, int done, int total) {}
-
-    /** A date with what can honestly be said of it. */
-    record DateView(
-            String name,
-            Instant due,
-            @Nullable Instant planned,
-            @Nullable Instant likelyBy,
-            @Nullable Instant almostSurelyBy) {}
-
-    record CustomersPhoto(String id, String caption, Instant at, int width, int height) {}
-
-    record MoneyView(BigDecimal agreed, BigDecimal spent, BigDecimal tax, BigDecimal paid, BigDecimal owed) {}
-
-    /** All that a customer sees. */
-    record Page(
-            String shop,
-            String zone,
-            Instant now,
-            String car,
-            String number,
-            int done,
-            int total,
-            List<CustomersStage> stages,
-            List<String> doing,
-            List<String> next,
-            List<String> waitsForYou,
-            List<DateView> dates,
-            List<ChangeOrderService.CustomersChange> changes,
-            List<CustomersPhoto> photos,
-            String currency,
-            @Nullable MoneyView money) {}
-
     @GetMapping("/api/customer/{token}")
-    ResponseEntity<Page> page(@PathVariable String token) {
+    ResponseEntity<CustomerPageResponse> page(@PathVariable String token) {
         return ResponseEntity.ok().header(HttpHeaders.CACHE_CONTROL, "no-store").body(customers.page(token));
     }
 
-    record AnswerForm(boolean accept, String name, String note) {}
-
     @PostMapping("/api/customer/{token}/changes/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void answer(@PathVariable String token, @PathVariable String id, @RequestBody AnswerForm form) {
+    void answer(@PathVariable String token, @PathVariable String id, @RequestBody AnswerRequest form) {
         customers.answer(token, id, form);
     }
 

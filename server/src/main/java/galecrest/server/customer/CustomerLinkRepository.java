@@ -16,16 +16,13 @@ class CustomerLinkRepository {
     }
 
     /** What an open link reaches. */
-    /** What an open link shows. */
-    record Open(String buildId, boolean money) {}
-
-    Optional<Open> open(String hash, Instant now) {
+    Optional<CustomerLinkRow> open(String hash, Instant now) {
         return db.sql("""
                         select build_id, money from customer_link
                         where hash = :hash and revoked_at is null and expires_at > :now""")
                 .param("hash", hash)
                 .param("now", Timestamp.from(now))
-                .query(Open.class)
+                .query(CustomerLinkRow.class)
                 .optional();
     }
 
@@ -58,24 +55,21 @@ class CustomerLinkRepository {
                 > 0;
     }
 
-    List<CustomerController.CustomersLink> of(String build) {
+    List<CustomerLinkResponse> of(String build) {
         return db.sql("""
                         select id, made_at, made_by, expires_at, revoked_at, money from customer_link
                         where build_id = :build order by made_at desc, id""")
                 .param("build", build)
-                .query(CustomerController.CustomersLink.class)
+                .query(CustomerLinkResponse.class)
                 .list();
     }
 
-    List<CustomerController.CustomersStage> stages(String build) {
+    List<CustomerStage> stages(String build) {
         return db.sql("""
                         select coalesce(s.name, 'Else') as name, count(*) filter (where w.status = 'DONE')::int as done,
                             count(*)::int as total
                         from work w left join stage s on s.id = w.stage_id where w.build_id = :build
-                        group by s.id, s.name, s.position order by s.position nulls last""")
-                .param("build", build)
-                .query(CustomerController.CustomersStage.class)
-                .list();
+                        group by s.id, s.name, s.position order by s.position nulls last""").param("build", build).query(CustomerStage.class).list();
     }
 
     List<String> ownParts(String build) {
@@ -85,13 +79,10 @@ class CustomerLinkRepository {
                         order by position""").param("build", build).query(String.class).list();
     }
 
-    List<CustomerController.CustomersPhoto> photos(String build) {
+    List<CustomerPhoto> photos(String build) {
         return db.sql("""
                         select p.id, caption, at, width, height from photo p join released_photo r on r.photo_id = p.id
-                        where build_id = :build order by at desc, p.id""")
-                .param("build", build)
-                .query(CustomerController.CustomersPhoto.class)
-                .list();
+                        where build_id = :build order by at desc, p.id""").param("build", build).query(CustomerPhoto.class).list();
     }
 
     String shopName() {

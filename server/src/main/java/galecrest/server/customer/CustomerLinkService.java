@@ -33,12 +33,12 @@ class CustomerLinkService {
     }
 
     @ManagerOnly
-    List<CustomerController.CustomersLink> of(String build) {
+    List<CustomerLinkResponse> of(String build) {
         return links.of(build);
     }
 
     @ManagerOnly
-    CustomerController.MadeLink make(String build, CustomerController.CustomersLinkForm form) {
+    MadeLinkResponse make(String build, CustomerLinkRequest form) {
         String name = links.build(build).orElseThrow(() -> new NotThere("build"));
         if (form.days() < 1 || form.days() > MOST_DAYS) {
             throw new BadInput("days", "A link lasts 1 to " + MOST_DAYS + " days.");
@@ -55,7 +55,7 @@ class CustomerLinkService {
                         who.name(),
                         clock.instant().plus(Duration.ofDays(form.days())),
                         form.money()));
-        return new CustomerController.MadeLink(id, "/c/" + token);
+        return new MadeLinkResponse(id, "/c/" + token);
     }
 
     @ManagerOnly
@@ -68,7 +68,7 @@ class CustomerLinkService {
     }
 
     /** What the link reaches; the answer is the same whether it never was, has ended or was revoked. */
-    CustomerLinkRepository.Open open(String token) {
+    CustomerLinkRow open(String token) {
         return links.open(hash(token), clock.instant()).orElseThrow(() -> new NotThere("page"));
     }
 

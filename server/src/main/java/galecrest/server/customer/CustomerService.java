@@ -12,6 +12,7 @@ import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.money.ChangeOrderService;
+import galecrest.server.money.CustomerChange;
 import galecrest.server.money.MoneyService;
 import galecrest.server.paper.Sheet;
 import galecrest.server.photo.PhotoService;
@@ -66,11 +67,11 @@ class CustomerService {
         this.photos = photos;
     }
 
-    CustomerController.Page page(String token) {
+    CustomerPageResponse page(String token) {
         return page(links.open(token));
     }
 
-    private CustomerController.Page page(CustomerLinkRepository.Open link) {
+    private CustomerPageResponse page(CustomerLinkRow link) {
         PlanService.Current now = PlanService.told(plans.current());
         BuildId id = new BuildId(link.buildId());
         Build build = now.shop().builds().stream()
@@ -79,8 +80,8 @@ class CustomerService {
                 .orElseThrow(() -> new NotThere("page"));
         List<Work> works =
                 now.shop().works().stream().filter(w -> w.build().equals(id)).toList();
-        List<ChangeOrderService.CustomersChange> orders = own(now, id, changes.of(link.buildId()));
-        return new CustomerController.Page(
+        List<CustomerChange> orders = own(now, id, changes.of(link.buildId()));
+        return new CustomerPageResponse(
                 record.shopName(),
                 now.shop().zone().getId(),
                 now.shop().now(),
@@ -103,12 +104,11 @@ class CustomerService {
     }
 
     /** What a change does to the dates of other customers is none of this one's business. */
-    private static List<ChangeOrderService.CustomersChange> own(
-            PlanService.Current now, BuildId id, List<ChangeOrderService.CustomersChange> orders) {
+    private static List<CustomerChange> own(PlanService.Current now, BuildId id, List<CustomerChange> orders) {
         Map<String, Commitment> mine = new HashMap<>();
         now.shop().commitments().stream().filter(c -> c.build().equals(id)).forEach(c -> mine.put(c.id().value(), c));
         return orders.stream()
-                .map(o -> new ChangeOrderService.CustomersChange(
+                .map(o -> new CustomerChange(
                         o.id(),
                         o.title(),
                         o.note(),
@@ -133,7 +133,7 @@ class CustomerService {
                 .toList();
     }
 
-    private List<String> waits(List<Work> works, String build, List<ChangeOrderService.CustomersChange> orders) {
+    private List<String> waits(List<Work> works, String build, List<CustomerChange> orders) {
         List<String> waits = new ArrayList<>();
         orders.stream().filter(o -> o.decidedBy() == null).forEach(o -> waits.add("Your yes or no: " + o.title()));
         works.stream()
@@ -146,15 +146,15 @@ class CustomerService {
         return waits;
     }
 
-    private List<CustomerController.DateView> dates(PlanService.Current now, BuildId id) {
+    private List<CustomerDate> dates(PlanService.Current now, BuildId id) {
         Map<String, OddsView.Odds> known = new HashMap<>();
         odds.told().ifPresent(o -> o.odds().forEach(x -> known.put(x.commitmentId(), x)));
-        List<CustomerController.DateView> dates = new ArrayList<>();
+        List<CustomerDate> dates = new ArrayList<>();
         for (int i = 0; i < now.shop().commitments().size(); i++) {
             Commitment commitment = now.shop().commitments().get(i);
             if (commitment.build().equals(id)) {
                 OddsView.Odds odd = known.get(commitment.id().value());
-                dates.add(new CustomerController.DateView(
+                dates.add(new CustomerDate(
                         commitment.name(),
                         commitment.due(),
                         now.plan().outlooks().get(i).finish().orElse(null),
@@ -165,8 +165,8 @@ class CustomerService {
         return dates;
     }
 
-    private static CustomerController.MoneyView money(Ledger ledger) {
-        return new CustomerController.MoneyView(
+    private static CustomerMoney money(Ledger ledger) {
+        return new CustomerMoney(
                 ledger.agreed().value(),
                 ledger.spent().value(),
                 ledger.tax().value(),
@@ -174,8 +174,8 @@ class CustomerService {
                 ledger.owed().value());
     }
 
-    void answer(String token, String id, CustomerController.AnswerForm form) {
-        CustomerLinkRepository.Open link = links.open(token);
+    void answer(String token, String id, AnswerRequest form) {
+        CustomerLinkRow link = links.open(token);
         if (form.name().isBlank() || form.name().length() > 80) {
             throw new BadInput("name", "Please write your name, so that the shop knows who answered.");
         }
@@ -204,11 +204,11 @@ class CustomerService {
     /** What a customer would be shown, for the manager to hand over; with money or without. */
     @ManagerOnly
     byte[] reportOf(String build, boolean money) {
-        return report(new CustomerLinkRepository.Open(build, money));
+        return report(new CustomerLinkRow(build, money));
     }
 
-    private byte[] report(CustomerLinkRepository.Open link) {
-        CustomerController.Page page = page(link);
+    private byte[] report(CustomerLinkRow link) {
+        CustomerPageResponse page = page(link);
         ZoneId zone = ZoneId.of(page.zone());
         Sheet sheet = Sheet.titled((page.number() + " " + page.car()).strip())
                 .line(page.shop() + ", " + day(page.now(), zone))
@@ -224,7 +224,7 @@ class CustomerService {
                                 d.name(), day(d.due(), zone), day(d.likelyBy(), zone), day(d.almostSurelyBy(), zone)))
                         .toList());
         if (page.money() != null) {
-            CustomerController.MoneyView m = page.money();
+            CustomerMoney m = page.money();
             sheet.heading("Money, " + page.currency());
             sheet.table(
                     List.of("agreed", "done so far, net", "tax", "paid", "open"),

@@ -2,7 +2,7 @@ package galecrest.server.demo;
 
 import galecrest.core.build.Gate;
 import galecrest.core.work.Commitment.Kind;
-import galecrest.server.build.BuildController.Body;
+import galecrest.server.build.Body;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;

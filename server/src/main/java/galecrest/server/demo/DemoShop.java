@@ -7,7 +7,8 @@ import galecrest.server.access.Account;
 import galecrest.server.access.AccountService;
 import galecrest.server.access.DemoLogin;
 import galecrest.server.access.Role;
-import galecrest.server.build.BuildController;
+import galecrest.server.build.Body;
+import galecrest.server.build.BuildRequest;
 import galecrest.server.build.BuildService;
 import galecrest.server.build.JobSheetService;
 import galecrest.server.journal.Journal;
@@ -169,10 +170,8 @@ class DemoShop implements SmartInitializingSingleton {
         return day;
     }
 
-    String build(
-            String number, String name, BuildController.Body body, String customer, String discipline, double weight) {
-        return builds.add(
-                new BuildController.BuildForm(number, name, body, customer, discipline, weight, 2, 2, 2, 2, 2, 0));
+    String build(String number, String name, Body body, String customer, String discipline, double weight) {
+        return builds.add(new BuildRequest(number, name, body, customer, discipline, weight, 2, 2, 2, 2, 2, 0));
     }
 
     /** Adds templates one after the other; the first work of each follows the last of the one before. */

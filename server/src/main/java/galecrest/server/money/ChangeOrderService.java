@@ -10,7 +10,7 @@ import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Who;
-import galecrest.server.build.BuildController;
+import galecrest.server.build.JobRequest;
 import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.DateEffect;
@@ -22,7 +22,6 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Change orders: what a wish costs and what it does to every date, before the yes. */
@@ -51,12 +50,12 @@ public class ChangeOrderService {
     }
 
     @ManagerOnly
-    MoneyController.Priced price(String build, MoneyController.ChangeOrderForm form) {
+    PricedResponse price(String build, ChangeOrderRequest form) {
         check(form);
-        return new MoneyController.Priced(total(form), effect(build, form));
+        return new PricedResponse(total(form), effect(build, form));
     }
 
-    private BigDecimal total(MoneyController.ChangeOrderForm form) {
+    private BigDecimal total(ChangeOrderRequest form) {
         return new Ledger.AgreedChange(
                         form.title(),
                         form.hours(),
@@ -67,12 +66,12 @@ public class ChangeOrderService {
                 .value();
     }
 
-    private List<DateEffect> effect(String build, MoneyController.ChangeOrderForm form) {
+    private List<DateEffect> effect(String build, ChangeOrderRequest form) {
         return whatIf.effect(build, () -> write(build, form));
     }
 
     /** Writes the work and the part that the change brings. */
-    private void write(String build, MoneyController.ChangeOrderForm form) {
+    private void write(String build, ChangeOrderRequest form) {
         int minutes = form.hours().multiply(HOUR).intValue();
         JobSpec spec = new JobSpec(
                 form.title().strip(),
@@ -91,15 +90,14 @@ public class ChangeOrderService {
                 true,
                 0,
                 0);
-        String job = works.insertJob(
-                new BuildController.JobForm(build, "Changes", spec, null, form.note(), List.of(), 0), false);
+        String job = works.insertJob(new JobRequest(build, "Changes", spec, null, form.note(), List.of(), 0), false);
         if (form.parts().signum() > 0) {
             money.part(build, "parts for: " + form.title().strip(), form.parts(), form.partsAt(), job);
         }
     }
 
     @ManagerOnly
-    String offer(String build, MoneyController.ChangeOrderForm form) {
+    String offer(String build, ChangeOrderRequest form) {
         check(form);
         List<DateEffect> effect = effect(build, form);
         return journal.change(
@@ -107,7 +105,7 @@ public class ChangeOrderService {
                 () -> money.offer(build, form, money.rates().hourRate(), effect, who.name(), clock.instant()));
     }
 
-    private static void check(MoneyController.ChangeOrderForm form) {
+    private static void check(ChangeOrderRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.title().isBlank() || form.title().length() > 100) {
             problems.add(new Problem("title", "What is changed, in up to 100 characters."));
@@ -134,12 +132,12 @@ public class ChangeOrderService {
 
     /** The customer's own word, for a change order of this build. */
     public void decideAsCustomer(String build, String id, boolean accept, String name, String note) {
-        MoneyRepository.OrderRow order =
+        OrderRow order =
                 money.order(id).filter(o -> o.buildId().equals(build)).orElseThrow(() -> new NotThere("change order"));
         decide(order, accept, note, name + " (customer)");
     }
 
-    private void decide(MoneyRepository.OrderRow order, boolean accept, String note, String by) {
+    private void decide(OrderRow order, boolean accept, String note, String by) {
         journal.change((accept ? "accepted the change " : "refused the change ") + order.title(), () -> {
             if (!money.decide(order.id(), accept, note, by, clock.instant())) {
                 throw new ChangedMeanwhile(order.title() + " was decided already.", 0, List.of());
@@ -151,29 +149,12 @@ public class ChangeOrderService {
     }
 
     /** The change orders of a build as the customer sees them. */
-    public List<CustomersChange> of(String build) {
+    public List<CustomerChange> of(String build) {
         return money.orders(build).stream()
-                .map(o -> new CustomersChange(
+                .map(o -> new CustomerChange(
                         o.id(), o.title(), o.note(), o.change().total().value(), o.effect(), o.state(), o.decidedBy()))
                 .toList();
     }
-
-    /** What came of it. */
-    public enum Decision {
-        OFFERED,
-        ACCEPTED,
-        REFUSED
-    }
-
-    /** A change order without how its price comes about. */
-    public record CustomersChange(
-            String id,
-            String title,
-            String note,
-            BigDecimal total,
-            List<DateEffect> effect,
-            Decision state,
-            @Nullable String decidedBy) {}
 
     public String currency() {
         return money.rates().currency();

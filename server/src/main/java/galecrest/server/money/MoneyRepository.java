@@ -4,8 +4,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.Gate;
-import galecrest.core.money.Amount;
-import galecrest.core.money.Ledger;
 import galecrest.server.NewId;
 import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
@@ -29,16 +27,14 @@ class MoneyRepository {
         this.json = json;
     }
 
-    record Rates(String currency, BigDecimal hourRate, BigDecimal taxPercent) {}
-
-    Rates rates() {
+    RatesRow rates() {
         return db.sql("select currency, hour_rate, tax_percent from shop")
-                .query(Rates.class)
+                .query(RatesRow.class)
                 .optional()
-                .orElse(new Rates("EUR", BigDecimal.ZERO, BigDecimal.ZERO));
+                .orElse(new RatesRow("EUR", BigDecimal.ZERO, BigDecimal.ZERO));
     }
 
-    void saveRates(MoneyController.RatesForm form) {
+    void saveRates(RatesRequest form) {
         db.sql("update shop set currency = :currency, hour_rate = :rate, tax_percent = :tax")
                 .param("currency", form.currency())
                 .param("rate", form.hourRate())
@@ -46,25 +42,10 @@ class MoneyRepository {
                 .update();
     }
 
-    record BuildRow(String id, String name) {}
-
     List<BuildRow> builds() {
         return db.sql("select id, trim(number || ' ' || name) as name from build order by position, id")
                 .query(BuildRow.class)
                 .list();
-    }
-
-    record EstimateRow(
-            BigDecimal hours,
-            BigDecimal parts,
-            BigDecimal outwork,
-            BigDecimal allowancePercent,
-            BigDecimal hourRate,
-            Instant agreedAt,
-            String byName) {
-        Ledger.Estimate estimate() {
-            return new Ledger.Estimate(hours, hourRate, new Amount(parts), new Amount(outwork), allowancePercent);
-        }
     }
 
     Optional<EstimateRow> estimate(String build) {
@@ -74,7 +55,7 @@ class MoneyRepository {
                 .optional();
     }
 
-    void saveEstimate(String build, MoneyController.EstimateForm form, BigDecimal rate, String by, Instant now) {
+    void saveEstimate(String build, EstimateRequest form, BigDecimal rate, String by, Instant now) {
         db.sql("""
                         insert into estimate values (:build, :hours, :parts, :outwork, :allowance, :rate, :now, :by)
                         on conflict (build_id) do update set hours = :hours, parts = :parts, outwork = :outwork,
@@ -90,13 +71,6 @@ class MoneyRepository {
                 .update();
     }
 
-    /** A job with its estimate and what the clock says, in minutes; likely is of all its hands together. */
-    record JobRow(
-            String name,
-            String status,
-            long likely,
-            @Nullable Long worked) {}
-
     List<JobRow> jobs(String build) {
         return db.sql("""
                         select w.name, w.status,
@@ -104,13 +78,6 @@ class MoneyRepository {
                             (select sum(minutes) from worked k where k.work_id = w.id) as worked
                         from work w join job j on j.work_id = w.id where w.build_id = :build order by w.position, w.id""").param("build", build).query(JobRow.class).list();
     }
-
-    record PartRow(
-            String name,
-            String state,
-            int quantity,
-            @Nullable BigDecimal price,
-            boolean own) {}
 
     List<PartRow> parts(String build) {
         return db.sql(
@@ -120,18 +87,16 @@ class MoneyRepository {
                 .list();
     }
 
-    record OutworkRow(String name, String status, @Nullable BigDecimal price) {}
-
     List<OutworkRow> outwork(String build) {
         return db.sql("""
                         select w.name, w.status, o.price from work w join outwork o on o.work_id = w.id
                         where w.build_id = :build order by w.position, w.id""").param("build", build).query(OutworkRow.class).list();
     }
 
-    List<MoneyController.PaymentView> payments(String build) {
+    List<PaymentView> payments(String build) {
         return db.sql("select id, at, amount, note from payment where build_id = :build order by at, id")
                 .param("build", build)
-                .query(MoneyController.PaymentView.class)
+                .query(PaymentView.class)
                 .list();
     }
 
@@ -149,7 +114,7 @@ class MoneyRepository {
         return db.sql("delete from payment where id = :id").param("id", id).update() > 0;
     }
 
-    List<MoneyController.Wrong> wrong() {
+    List<EstimateAccuracy> wrong() {
         return db.sql("""
                         select p.skill, count(*)::int as jobs, sum(j.likely_minutes * n.hands) as estimated_minutes,
                             sum(k.minutes) as worked_minutes
@@ -158,56 +123,7 @@ class MoneyRepository {
                         join job_place p on p.work_id = j.work_id and p.place = 0
                         join (select work_id, count(*) as hands from job_place group by work_id) n on n.work_id = j.work_id
                         join (select work_id, sum(minutes) as minutes from worked group by work_id) k on k.work_id = j.work_id
-                        group by p.skill order by p.skill""").query(MoneyController.Wrong.class).list();
-    }
-
-    /** A change order as it is kept. */
-    record OrderRow(
-            String id,
-            String buildId,
-            String title,
-            String note,
-            BigDecimal hours,
-            String skill,
-            Gate gate,
-            BigDecimal parts,
-            @Nullable Instant partsAt,
-            BigDecimal outwork,
-            BigDecimal hourRate,
-            List<DateEffect> effect,
-            ChangeOrderService.Decision state,
-            String madeBy,
-            Instant madeAt,
-            @Nullable String decidedBy,
-            @Nullable Instant decidedAt,
-            @Nullable String decidedNote) {
-        Ledger.AgreedChange change() {
-            return new Ledger.AgreedChange(title, hours, hourRate, new Amount(parts), new Amount(outwork));
-        }
-
-        MoneyController.ChangeOrderForm form() {
-            return new MoneyController.ChangeOrderForm(title, note, hours, skill, gate, parts, partsAt, outwork);
-        }
-
-        MoneyController.ChangeOrderView view() {
-            return new MoneyController.ChangeOrderView(
-                    id,
-                    title,
-                    note,
-                    hours,
-                    hourRate,
-                    parts,
-                    partsAt,
-                    outwork,
-                    change().total().value(),
-                    effect,
-                    state,
-                    madeBy,
-                    madeAt,
-                    decidedBy,
-                    decidedAt,
-                    decidedNote);
-        }
+                        group by p.skill order by p.skill""").query(EstimateAccuracy.class).list();
     }
 
     List<OrderRow> orders(String build) {
@@ -238,7 +154,7 @@ class MoneyRepository {
                 row.getBigDecimal("outwork"),
                 row.getBigDecimal("hour_rate"),
                 effect(row.getString("effect")),
-                ChangeOrderService.Decision.valueOf(row.getString("state")),
+                Decision.valueOf(row.getString("state")),
                 row.getString("made_by"),
                 row.getTimestamp("made_at").toInstant(),
                 row.getString("decided_by"),
@@ -255,12 +171,7 @@ class MoneyRepository {
     }
 
     String offer(
-            String build,
-            MoneyController.ChangeOrderForm form,
-            BigDecimal rate,
-            List<DateEffect> effect,
-            String by,
-            Instant now) {
+            String build, ChangeOrderRequest form, BigDecimal rate, List<DateEffect> effect, String by, Instant now) {
         String id = NewId.next();
         try {
             db.sql("""

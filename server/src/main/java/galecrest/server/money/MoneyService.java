@@ -42,9 +42,9 @@ public class MoneyService {
     }
 
     @ManagerOnly
-    MoneyController.Books books() {
-        MoneyRepository.Rates rates = money.rates();
-        return new MoneyController.Books(
+    BooksResponse books() {
+        RatesRow rates = money.rates();
+        return new BooksResponse(
                 rates.currency(),
                 rates.hourRate(),
                 rates.taxPercent(),
@@ -53,17 +53,17 @@ public class MoneyService {
     }
 
     @ManagerOnly
-    MoneyController.LedgerView ledger(String build) {
+    LedgerResponse ledger(String build) {
         name(build);
         Ledger ledger = of(build);
-        return new MoneyController.LedgerView(
+        return new LedgerResponse(
                 build,
                 summary(build),
                 money.estimate(build).map(MoneyService::view).orElse(null),
                 proposed(build),
                 ledger.tax().value(),
                 ledger.lines().stream()
-                        .map(l -> new MoneyController.LineView(
+                        .map(l -> new LedgerLine(
                                 l.kind(),
                                 l.text(),
                                 l.quantity(),
@@ -71,21 +71,21 @@ public class MoneyService {
                                 l.net().value(),
                                 l.stage()))
                         .toList(),
-                money.orders(build).stream().map(MoneyRepository.OrderRow::view).toList(),
+                money.orders(build).stream().map(OrderRow::view).toList(),
                 money.payments(build));
     }
 
     private String name(String build) {
         return money.builds().stream()
                 .filter(b -> b.id().equals(build))
-                .map(MoneyRepository.BuildRow::name)
+                .map(BuildRow::name)
                 .findFirst()
                 .orElseThrow(() -> new NotThere("build"));
     }
 
-    private static MoneyController.EstimateView view(MoneyRepository.EstimateRow row) {
+    private static EstimateView view(EstimateRow row) {
         Ledger.Estimate estimate = row.estimate();
-        return new MoneyController.EstimateView(
+        return new EstimateView(
                 row.hours(),
                 row.hourRate(),
                 row.parts(),
@@ -98,19 +98,18 @@ public class MoneyService {
     }
 
     /** An estimate from what is planned now. */
-    private MoneyController.EstimateForm proposed(String build) {
-        BigDecimal hours = hours(money.jobs(build).stream()
-                .mapToLong(MoneyRepository.JobRow::likely)
-                .sum());
+    private EstimateRequest proposed(String build) {
+        BigDecimal hours =
+                hours(money.jobs(build).stream().mapToLong(JobRow::likely).sum());
         BigDecimal parts = money.parts(build).stream()
                 .filter(p -> p.price() != null && !p.own())
                 .map(p -> p.price().multiply(BigDecimal.valueOf(p.quantity())))
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
         BigDecimal outwork = money.outwork(build).stream()
                 .filter(o -> o.price() != null)
-                .map(MoneyRepository.OutworkRow::price)
+                .map(OutworkRow::price)
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
-        return new MoneyController.EstimateForm(hours, parts, outwork, USUAL_ALLOWANCE);
+        return new EstimateRequest(hours, parts, outwork, USUAL_ALLOWANCE);
     }
 
     private static BigDecimal hours(long minutes) {
@@ -119,11 +118,11 @@ public class MoneyService {
 
     /** The ledger of a build as it stands. */
     public Ledger of(String build) {
-        MoneyRepository.Rates rates = money.rates();
-        Optional<MoneyRepository.EstimateRow> estimate = money.estimate(build);
-        BigDecimal rate = estimate.map(MoneyRepository.EstimateRow::hourRate).orElse(rates.hourRate());
+        RatesRow rates = money.rates();
+        Optional<EstimateRow> estimate = money.estimate(build);
+        BigDecimal rate = estimate.map(EstimateRow::hourRate).orElse(rates.hourRate());
         List<Ledger.Line> lines = new ArrayList<>();
-        for (MoneyRepository.JobRow job : money.jobs(build)) {
+        for (JobRow job : money.jobs(build)) {
             boolean done = job.status().equals("DONE");
             long minutes = job.worked() != null ? job.worked() : done ? job.likely() : 0;
             if (minutes > 0) {
@@ -147,10 +146,10 @@ public class MoneyService {
                             default -> Ledger.Stage.OPEN;
                         })));
         return new Ledger(
-                estimate.map(MoneyRepository.EstimateRow::estimate),
+                estimate.map(EstimateRow::estimate),
                 money.orders(build).stream()
-                        .filter(o -> o.state() == ChangeOrderService.Decision.ACCEPTED)
-                        .map(MoneyRepository.OrderRow::change)
+                        .filter(o -> o.state() == Decision.ACCEPTED)
+                        .map(OrderRow::change)
                         .toList(),
                 lines,
                 money.payments(build).stream().map(p -> new Amount(p.amount())).toList(),
@@ -165,17 +164,17 @@ public class MoneyService {
         };
     }
 
-    private MoneyController.Summary summary(String build) {
+    private LedgerSummary summary(String build) {
         Ledger ledger = of(build);
         long toDo = money.jobs(build).stream()
                 .filter(j -> !j.status().equals("DONE"))
-                .mapToLong(MoneyRepository.JobRow::likely)
+                .mapToLong(JobRow::likely)
                 .sum();
         BigDecimal worked = ledger.lines().stream()
                 .filter(l -> l.kind() == Ledger.Kind.LABOUR)
                 .map(Ledger.Line::quantity)
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
-        return new MoneyController.Summary(
+        return new LedgerSummary(
                 build,
                 ledger.estimate().isPresent(),
                 ledger.agreed().value(),
@@ -187,12 +186,12 @@ public class MoneyService {
                 worked,
                 hours(toDo),
                 (int) money.orders(build).stream()
-                        .filter(o -> o.state() == ChangeOrderService.Decision.OFFERED)
+                        .filter(o -> o.state() == Decision.OFFERED)
                         .count());
     }
 
     @ManagerOnly
-    void rates(MoneyController.RatesForm form) {
+    void rates(RatesRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (!form.currency().matches("[A-Z]{3}")) {
             problems.add(new Problem("currency", "Three capital letters, as ISO 4217 has them: EUR."));
@@ -204,7 +203,7 @@ public class MoneyService {
     }
 
     @ManagerOnly
-    void estimate(String build, MoneyController.EstimateForm form) {
+    void estimate(String build, EstimateRequest form) {
         String name = name(build);
         List<Problem> problems = new ArrayList<>();
         hours("hours", form.hours(), problems);
@@ -240,7 +239,7 @@ public class MoneyService {
     }
 
     @ManagerOnly
-    void pay(String build, MoneyController.PaymentForm form) {
+    void pay(String build, PaymentRequest form) {
         String name = name(build);
         List<Problem> problems = new ArrayList<>();
         amount("amount", form.amount(), problems);

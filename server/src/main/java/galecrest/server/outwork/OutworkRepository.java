@@ -1,8 +1,6 @@
 package galecrest.server.outwork;
 
-import galecrest.core.build.Gate;
 import galecrest.core.time.Span;
-import java.math.BigDecimal;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.HashMap;
@@ -21,42 +19,26 @@ class OutworkRepository {
         this.db = db;
     }
 
-    record Row(
-            String id,
-            String buildId,
-            String name,
-            String status,
-            Gate gate,
-            String vendorId,
-            String trade,
-            String specification,
-            String driver,
-            boolean trailer,
-            @Nullable BigDecimal price,
-            @Nullable Instant promisedBack) {}
-
-    Optional<Row> find(String id) {
+    Optional<OutworkRow> find(String id) {
         return db.sql("""
                         select w.id, w.build_id, w.name, w.status, w.gate, o.vendor_id, v.trade, o.specification, o.driver,
                             o.trailer, o.price, o.promised_back
                         from work w join outwork o on o.work_id = w.id join vendor v on v.id = o.vendor_id
-                        where w.id = :id""").param("id", id).query(Row.class).optional();
+                        where w.id = :id""").param("id", id).query(OutworkRow.class).optional();
     }
 
-    record Check(String side, String item, String answer, boolean done, String byName, Instant at) {}
-
-    Map<String, Check> checks(String work, OutworkController.Side side) {
-        Map<String, Check> checks = new HashMap<>();
+    Map<String, CheckRow> checks(String work, CheckSide side) {
+        Map<String, CheckRow> checks = new HashMap<>();
         db.sql("select side, item, answer, done, by_name, at from outwork_check where work_id = :work and side = :side")
                 .param("work", work)
                 .param("side", side.name())
-                .query(Check.class)
+                .query(CheckRow.class)
                 .list()
                 .forEach(c -> checks.put(c.item(), c));
         return checks;
     }
 
-    void check(String work, OutworkController.CheckForm form, String by, Instant now) {
+    void check(String work, CheckRequest form, String by, Instant now) {
         db.sql("""
                         insert into outwork_check values (:work, :side, :item, :answer, :done, :by, :at)
                         on conflict (work_id, side, item) do update
@@ -71,7 +53,7 @@ class OutworkRepository {
                 .update();
     }
 
-    void change(String work, OutworkController.SheetForm form) {
+    void change(String work, OutworkSheetRequest form) {
         db.sql("""
                         update outwork set specification = :specification, driver = :driver, trailer = :trailer,
                             price = :price where work_id = :work""")
@@ -110,32 +92,13 @@ class OutworkRepository {
                 .update();
     }
 
-    /** A line of the table of a build's outside work. */
-    record Line(
-            String name,
-            String vendor,
-            boolean wholeCar,
-            Gate gate,
-            @Nullable Instant slotFrom,
-            @Nullable Instant slotTo,
-            int lowDays,
-            int likelyDays,
-            int highDays,
-            int outMinutes,
-            int backMinutes,
-            int inspectionMinutes,
-            @Nullable BigDecimal price,
-            String driver,
-            boolean trailer,
-            String specification) {}
-
-    List<Line> ofBuild(String build) {
+    List<LineRow> ofBuild(String build) {
         return db.sql("""
                         select w.name, v.name as vendor, o.whole_car, w.gate, o.slot_from, o.slot_to, o.low_days,
                             o.likely_days, o.high_days, o.out_minutes, o.back_minutes, o.inspection_minutes, o.price,
                             o.driver, o.trailer, o.specification
                         from work w join outwork o on o.work_id = w.id join vendor v on v.id = o.vendor_id
-                        where w.build_id = :build order by w.position, w.id""").param("build", build).query(Line.class).list();
+                        where w.build_id = :build order by w.position, w.id""").param("build", build).query(LineRow.class).list();
     }
 
     /** The zone of the shop that has the build; empty where there is no such build. */

@@ -17,12 +17,10 @@ import galecrest.core.work.Outwork;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Who;
-import galecrest.server.build.BuildController;
+import galecrest.server.build.JobRequest;
 import galecrest.server.build.ProgressService;
 import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
-import galecrest.server.outwork.OutworkController.CheckView;
-import galecrest.server.outwork.OutworkController.Side;
 import galecrest.server.parts.ArrivalDates;
 import galecrest.server.plan.PlanService;
 import galecrest.server.plan.WhatIf;
@@ -70,10 +68,10 @@ class OutworkService {
     }
 
     @AnyHand
-    OutworkController.OutworkSheet sheet(String id) {
-        OutworkRepository.Row row = row(id);
+    OutworkSheetResponse sheet(String id) {
+        OutworkRow row = row(id);
         Checklists lists = Checklists.of(row.trade());
-        return new OutworkController.OutworkSheet(
+        return new OutworkSheetResponse(
                 row.id(),
                 row.buildId(),
                 row.name(),
@@ -84,20 +82,20 @@ class OutworkService {
                 row.trailer(),
                 row.price(),
                 row.promisedBack(),
-                views(row, Side.SEND, lists.send()),
-                views(row, Side.RETURN, lists.back()));
+                views(row, CheckSide.SEND, lists.send()),
+                views(row, CheckSide.RETURN, lists.back()));
     }
 
-    private OutworkRepository.Row row(String id) {
+    private OutworkRow row(String id) {
         return outwork.find(id).orElseThrow(() -> new NotThere("outside work"));
     }
 
-    private List<CheckView> views(OutworkRepository.Row row, Side side, List<Checklists.Item> items) {
-        Map<String, OutworkRepository.Check> checks = outwork.checks(row.id(), side);
+    private List<CheckView> views(OutworkRow row, CheckSide side, List<Checklists.Item> items) {
+        Map<String, CheckRow> checks = outwork.checks(row.id(), side);
         List<String> open = outwork.openJobs(row.buildId());
         return items.stream()
                 .map(item -> {
-                    OutworkRepository.Check check = checks.get(item.text());
+                    CheckRow check = checks.get(item.text());
                     String job = item.job().map(Checklists.FollowOn::name).orElse(null);
                     return new CheckView(
                             item.text(),
@@ -112,23 +110,23 @@ class OutworkService {
     }
 
     @LeadOrManager
-    void change(String id, OutworkController.SheetForm form) {
+    void change(String id, OutworkSheetRequest form) {
         BigDecimal price = form.price();
         if (!Amount.isPrice(price)) {
             throw new BadInput("price", Amount.PRICE);
         }
         journal.judge(() -> {
-            OutworkRepository.Row row = row(id);
+            OutworkRow row = row(id);
             outwork.change(id, form);
             return "wrote the order for " + row.name();
         });
     }
 
     @AnyHand
-    void check(String id, OutworkController.CheckForm form) {
-        OutworkRepository.Row row = row(id);
+    void check(String id, CheckRequest form) {
+        OutworkRow row = row(id);
         Checklists lists = Checklists.of(row.trade());
-        boolean known = (form.side() == Side.SEND ? lists.send() : lists.back())
+        boolean known = (form.side() == CheckSide.SEND ? lists.send() : lists.back())
                 .stream().anyMatch(i -> i.text().equals(form.item()));
         if (!known) {
             throw new BadInput("item", "That is not on the checklist.");
@@ -140,17 +138,17 @@ class OutworkService {
 
     /** The times that the vendor offers, and what booking each does to the dates. */
     @LeadOrManager
-    OutworkController.Slots slots(String id) {
-        OutworkRepository.Row row = row(id);
+    SlotsResponse slots(String id) {
+        OutworkRow row = row(id);
         PlanService.Current now = plans.current();
         Outwork work = outwork(now.shop(), id);
-        List<OutworkController.SlotView> views = new ArrayList<>();
+        List<SlotView> views = new ArrayList<>();
         boolean open = row.status().equals("TODO");
         for (OfferedSlot slot : open ? offered(now.shop(), work) : List.<OfferedSlot>of()) {
             PlanService.Current with = plans.of(booked(now.shop(), work, slot.when()));
             boolean missed =
                     with.plan().placed().stream().anyMatch(p -> p.work().equals(work.id()) && p.slotMissed());
-            views.add(new OutworkController.SlotView(
+            views.add(new SlotView(
                     slot.id(),
                     slot.when().from(),
                     slot.when().to(),
@@ -158,7 +156,7 @@ class OutworkService {
                     missed,
                     WhatIf.between(row.buildId(), now, with)));
         }
-        return new OutworkController.Slots(views, work.slot().map(Span::from).orElse(null));
+        return new SlotsResponse(views, work.slot().map(Span::from).orElse(null));
     }
 
     /** The shop as it would be with the work booked for that time. */
@@ -187,7 +185,7 @@ class OutworkService {
     @LeadOrManager
     void book(String id, @Nullable String slotId) {
         journal.judge(() -> {
-            OutworkRepository.Row row = row(id);
+            OutworkRow row = row(id);
             if (!row.status().equals("TODO")) {
                 throw new BadInput("slotId", row.name() + " is away already, or done.");
             }
@@ -206,15 +204,17 @@ class OutworkService {
     }
 
     @LeadOrManager
-    void send(String id, OutworkController.LeaveForm form) {
+    void send(String id, SendRequest form) {
         BadInput.throwIfAny(ArrivalDates.problems(form.backLow(), form.backLikely(), form.backHigh()));
         Instant now = clock.instant();
         Instant likely = form.backLikely() == null ? plannedBack(id, now) : form.backLikely();
         Instant low = form.backLow() == null ? likely : form.backLow();
         Instant high = form.backHigh() == null ? likely.plus(Duration.ofDays(1)) : form.backHigh();
         journal.judge(() -> {
-            OutworkRepository.Row row = row(id);
-            List<String> open = views(row, Side.SEND, Checklists.of(row.trade()).send()).stream()
+            OutworkRow row = row(id);
+            List<String> open = views(
+                            row, CheckSide.SEND, Checklists.of(row.trade()).send())
+                    .stream()
                     .filter(c -> !c.done())
                     .map(CheckView::item)
                     .toList();
@@ -241,10 +241,10 @@ class OutworkService {
     }
 
     @LeadOrManager
-    OutworkController.Returned back(String id, OutworkController.ReturnForm form) {
+    ReturnedResponse back(String id, ReturnRequest form) {
         List<String> made = new ArrayList<>();
         journal.judge(() -> {
-            OutworkRepository.Row row = row(id);
+            OutworkRow row = row(id);
             if (!row.status().equals("STARTED")) {
                 throw new BadInput("return", row.name() + " is not away.");
             }
@@ -265,12 +265,11 @@ class OutworkService {
             }
             return "is back: " + row.name();
         });
-        return new OutworkController.Returned(made);
+        return new ReturnedResponse(made);
     }
 
     /** A job that follows; a skill that nobody in this shop has is replaced by fitting. */
-    private BuildController.JobForm form(
-            ShopSnapshot shop, OutworkRepository.Row row, String name, String skill, int minutes) {
+    private JobRequest form(ShopSnapshot shop, OutworkRow row, String name, String skill, int minutes) {
         boolean known = shop.people().stream().anyMatch(p -> p.skills().containsKey(skill));
         JobSpec spec = new JobSpec(
                 name,
@@ -289,6 +288,6 @@ class OutworkService {
                 true,
                 0,
                 0);
-        return new BuildController.JobForm(row.buildId(), "After outside work", spec, null, "", List.of(row.id()), 0);
+        return new JobRequest(row.buildId(), "After outside work", spec, null, "", List.of(row.id()), 0);
     }
 }

@@ -1,9 +1,7 @@
 package galecrest.server.outwork;
 
-import galecrest.core.shop.Problem;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,21 +23,15 @@ class OutworkSheetController {
         this.sheets = sheets;
     }
 
-    record OutworkLinePreview(int line, String work, String vendor, int likelyDays) {}
-
-    /** What an import would do: the lines, or the problems by line and column. */
-    record OutworkPreview(List<OutworkLinePreview> lines, List<Problem> problems) {}
-
     @PostMapping(path = "/outwork/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    OutworkPreview preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+    OutworkPreviewResponse preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
         return sheets.preview(build, file.getBytes());
     }
 
-    record ImportedOutwork(int works) {}
-
     @PostMapping(path = "/outwork/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    ImportedOutwork importSheet(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
-        return new ImportedOutwork(sheets.importSheet(build, file.getBytes()));
+    ImportedOutworkResponse importSheet(@PathVariable String build, @RequestParam MultipartFile file)
+            throws IOException {
+        return new ImportedOutworkResponse(sheets.importSheet(build, file.getBytes()));
     }
 
     @GetMapping(path = "/outwork.csv", produces = "text/csv")

@@ -4,14 +4,11 @@ import galecrest.core.build.Gate;
 import galecrest.core.money.Amount;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.build.BuildController.OutworkForm;
+import galecrest.server.build.OutworkRequest;
 import galecrest.server.build.WorkService;
 import galecrest.server.exchange.CsvTable;
 import galecrest.server.exchange.SheetReader;
 import galecrest.server.journal.Journal;
-import galecrest.server.outwork.OutworkController.SheetForm;
-import galecrest.server.outwork.OutworkSheetController.OutworkLinePreview;
-import galecrest.server.outwork.OutworkSheetController.OutworkPreview;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
 import java.math.BigDecimal;
@@ -68,11 +65,11 @@ class OutworkSheetService {
         this.journal = journal;
     }
 
-    private record Line(OutworkForm form, SheetForm sheet) {}
+    private record Line(OutworkRequest form, OutworkSheetRequest sheet) {}
 
-    OutworkPreview preview(String build, byte[] file) {
+    OutworkPreviewResponse preview(String build, byte[] file) {
         SheetReader.Read<Line> read = read(build, file);
-        return new OutworkPreview(
+        return new OutworkPreviewResponse(
                 read.rows().stream()
                         .map(r -> new OutworkLinePreview(
                                 r.line(),
@@ -102,7 +99,7 @@ class OutworkSheetService {
         Function<String, Instant> time =
                 text -> LocalDateTime.parse(text, TIME).atZone(zone).toInstant();
         int likely = cells.read("days likely", Integer::valueOf).orElse(DAYS);
-        OutworkForm form = new OutworkForm(
+        OutworkRequest form = new OutworkRequest(
                 build,
                 null,
                 cells.text("work"),
@@ -123,7 +120,7 @@ class OutworkSheetService {
                 0);
         return new Line(
                 form,
-                new SheetForm(
+                new OutworkSheetRequest(
                         cells.text("specification"),
                         cells.text("driver"),
                         cells.yes("trailer"),

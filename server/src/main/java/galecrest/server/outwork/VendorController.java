@@ -1,11 +1,5 @@
 package galecrest.server.outwork;
 
-import java.math.BigDecimal;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -25,38 +19,14 @@ class VendorController {
         this.vendors = vendors;
     }
 
-    /** Opening hours on a weekday, 1 for Monday. */
-    record VendorHours(int day, LocalTime start, LocalTime end) {}
-
-    record VendorClosure(LocalDate from, LocalDate to, String reason) {}
-
-    /** A line of the price list, with its lead time in the vendor's working days. */
-    record OfferForm(String what, @Nullable BigDecimal price, int lowDays, int likelyDays, int highDays) {}
-
-    /** A time that is offered. */
-    record SlotForm(@Nullable String id, Instant from, Instant to, String note) {}
-
-    record VendorForm(
-            String name,
-            String trade,
-            String phone,
-            String email,
-            List<VendorHours> hours,
-            List<VendorClosure> closures,
-            List<OfferForm> offers,
-            List<SlotForm> slots,
-            int version) {}
-
-    record AddedVendor(String id) {}
-
     @PostMapping
-    AddedVendor add(@RequestBody VendorForm form) {
-        return new AddedVendor(vendors.add(form));
+    AddedVendorResponse add(@RequestBody VendorRequest form) {
+        return new AddedVendorResponse(vendors.add(form));
     }
 
     @PutMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void change(@PathVariable String id, @RequestBody VendorForm form) {
+    void change(@PathVariable String id, @RequestBody VendorRequest form) {
         vendors.change(id, form);
     }
 

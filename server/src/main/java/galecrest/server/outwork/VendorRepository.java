@@ -30,7 +30,7 @@ class VendorRepository {
                 .optional();
     }
 
-    void insert(String id, VendorController.VendorForm form) {
+    void insert(String id, VendorRequest form) {
         db.sql("insert into vendor (id, name, trade, phone, email) values (:id, :name, :trade, :phone, :email)")
                 .param("id", id)
                 .param("name", form.name().strip())
@@ -41,7 +41,7 @@ class VendorRepository {
         insertLines(id, form);
     }
 
-    boolean update(String id, VendorController.VendorForm form) {
+    boolean update(String id, VendorRequest form) {
         int rows = db.sql("""
                         update vendor set name = :name, trade = :trade, phone = :phone, email = :email
                         where id = :id and version = :version""")
@@ -63,7 +63,7 @@ class VendorRepository {
         return rows > 0;
     }
 
-    private void insertLines(String id, VendorController.VendorForm form) {
+    private void insertLines(String id, VendorRequest form) {
         for (var hours : form.hours()) {
             db.sql("insert into vendor_hours values (:id, :day, :start, :end)")
                     .param("id", id)

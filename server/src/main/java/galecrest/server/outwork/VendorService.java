@@ -26,14 +26,14 @@ class VendorService {
         this.journal = journal;
     }
 
-    String add(VendorController.VendorForm form) {
+    String add(VendorRequest form) {
         check(form);
         String id = NewId.next();
         journal.change("noted the vendor " + form.name(), () -> vendors.insert(id, form));
         return id;
     }
 
-    void change(String id, VendorController.VendorForm form) {
+    void change(String id, VendorRequest form) {
         check(form);
         journal.change("changed the vendor " + form.name(), () -> {
             vendors.name(id).orElseThrow(() -> new NotThere("vendor"));
@@ -54,7 +54,7 @@ class VendorService {
         });
     }
 
-    private static void check(VendorController.VendorForm form) {
+    private static void check(VendorRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A vendor needs a name."));

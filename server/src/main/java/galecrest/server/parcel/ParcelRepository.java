@@ -16,13 +16,6 @@ class ParcelRepository {
         this.db = db;
     }
 
-    /**
-     * A part that is on its way with a number.
-     *
-     * @param lastWord what the carrier said of it last; what people have said since stands
-     */
-    record Parcel(String id, String name, String tracking, Instant shipped, Instant promised, String lastWord) {}
-
     private static final String ON_ITS_WAY = """
             select p.id, p.name, p.tracking, coalesce(p.ordered_at, p.promised_at - interval '5 days') as shipped,
                 p.promised_at as promised,
@@ -32,15 +25,15 @@ class ParcelRepository {
             from part p
             where p.state = 'SHIPPED' and p.tracking <> '' and p.promised_at is not null""";
 
-    List<Parcel> onTheirWay() {
-        return db.sql(ON_ITS_WAY + " order by p.id").query(Parcel.class).list();
+    List<ParcelRow> onTheirWay() {
+        return db.sql(ON_ITS_WAY + " order by p.id").query(ParcelRow.class).list();
     }
 
     /** The parcel of a part, if it is still on its way. */
-    Optional<Parcel> onItsWay(String part) {
+    Optional<ParcelRow> onItsWay(String part) {
         return db.sql(ON_ITS_WAY + " and p.id = :part")
                 .param("part", part)
-                .query(Parcel.class)
+                .query(ParcelRow.class)
                 .optional();
     }
 

@@ -73,7 +73,7 @@ class ParcelWatch {
         return "parcel " + sighting.said();
     }
 
-    private void note(ParcelRepository.Parcel parcel, ParcelTracker.Sighting sighting, Instant now) {
+    private void note(ParcelRow parcel, ParcelTracker.Sighting sighting, Instant now) {
         String said = said(sighting);
         journal.judge(() -> {
             boolean stillNews = parcels.onItsWay(parcel.id())

@@ -8,8 +8,6 @@ import galecrest.core.work.CommitmentId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
-import galecrest.server.parts.DeskController.ArrivalView;
-import galecrest.server.parts.DeskController.Inspected;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
@@ -41,40 +39,38 @@ class ArrivalService {
         this.who = who;
     }
 
-    List<ArrivalView> open() {
+    List<ArrivalResponse> open() {
         Instant soon = clock.instant().plus(SOON);
         return desk.openParts().stream()
                 .filter(p -> p.state().toInspect()
                         || (p.state() == PartState.SHIPPED || p.state() == PartState.ORDERED)
                                 && p.likely() != null
                                 && p.likely().isBefore(soon))
-                .map(p -> new ArrivalView(
+                .map(p -> new ArrivalResponse(
                         p.id(),
                         p.buildId(),
                         p.name(),
                         p.state(),
                         p.quantity(),
                         p.received(),
-                        desk.vendor(p.vendorId())
-                                .map(DeskRepository.VendorRow::name)
-                                .orElse(p.own() ? "brought by the customer" : ""),
+                        desk.vendor(p.vendorId()).map(VendorRow::name).orElse(p.own() ? "brought by the customer" : ""),
                         p.specification(),
                         desk.mates(p.id())))
                 .toList();
     }
 
-    Inspected inspect(String id, DeskController.InspectionForm form) {
+    InspectedResponse inspect(String id, InspectionRequest form) {
         PlanService.Current before = plans.current();
         Judged judged = journal.change(() -> judged(id, form), Judged::summary);
         PlanService.Current after = plans.current();
-        return new Inspected(judged.state(), cost(plans.since(before, after), after));
+        return new InspectedResponse(judged.state(), cost(plans.since(before, after), after));
     }
 
     /** What came of an inspection. */
     private record Judged(PartState state, String summary) {}
 
-    private Judged judged(String id, DeskController.InspectionForm form) {
-        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+    private Judged judged(String id, InspectionRequest form) {
+        PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
         check(part, form);
         int received = part.received() + form.counted();
         Instant now = clock.instant();
@@ -113,7 +109,7 @@ class ArrivalService {
                 .orElse("");
     }
 
-    private static void check(DeskRepository.PartRow part, DeskController.InspectionForm form) {
+    private static void check(PartRow part, InspectionRequest form) {
         List<Problem> problems = new ArrayList<>();
         boolean ordered =
                 part.own() || part.orderedAt() != null || !part.state().toOrder();
@@ -141,13 +137,13 @@ class ArrivalService {
         BadInput.throwIfAny(problems);
     }
 
-    void fit(String id, DeskController.FitForm form) {
+    void fit(String id, FitRequest form) {
         if (form.forNow() && (form.gate() == null || form.reason().isBlank())) {
             throw new BadInput("gate", "Fitted for now: say why, and before which gate it is made good.");
         }
         PartState to = form.forNow() ? PartState.FITTED_FOR_NOW : PartState.FITTED;
         journal.judge(() -> {
-            DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+            PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
             if (part.state() == to) {
                 return null;
             }

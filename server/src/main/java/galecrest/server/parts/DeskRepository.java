@@ -3,8 +3,6 @@ package galecrest.server.parts;
 import galecrest.core.mate.MateKind;
 import galecrest.core.parts.PartState;
 import galecrest.server.NewId;
-import galecrest.server.parts.DeskController.MateView;
-import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -26,25 +24,6 @@ class DeskRepository {
     DeskRepository(JdbcClient db) {
         this.db = db;
     }
-
-    /** A part line as the desk sees it. */
-    record PartRow(
-            String id,
-            String buildId,
-            String name,
-            PartState state,
-            int quantity,
-            int received,
-            boolean own,
-            @Nullable String vendorId,
-            @Nullable BigDecimal price,
-            @Nullable Instant likely,
-            @Nullable Instant promisedAt,
-            @Nullable Instant orderedAt,
-            @Nullable String overrideReason,
-            String specification,
-            String kit,
-            String insteadOf) {}
 
     private static final String PART = """
             select id, build_id, name, state, quantity, received, own, vendor_id, price, arrival_likely as likely,
@@ -109,7 +88,7 @@ class DeskRepository {
                 row.getString("comes"));
     }
 
-    void saveMates(String part, List<DeskController.MateForm> mates) {
+    void saveMates(String part, List<MateRequest> mates) {
         db.sql("delete from mate where part_id = :part").param("part", part).update();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);
@@ -139,7 +118,7 @@ class DeskRepository {
                 .update();
     }
 
-    void order(String part, DeskController.OrderForm form, Instant now) {
+    void order(String part, OrderRequest form, Instant now) {
         db.sql("""
                         update part
                         set state = 'ORDERED', ordered_at = :now, promised_at = :likely, arrival_low = :low,
@@ -161,7 +140,7 @@ class DeskRepository {
     }
 
     /** Another part in this line: to be ordered anew, with its own sides of the joints open. */
-    void instead(PartRow part, DeskController.InsteadForm form) {
+    void instead(PartRow part, InsteadRequest form) {
         db.sql("""
                         update part
                         set name = :name, vendor_id = :vendor, price = :price, state = 'WANTED', instead_of = :was,
@@ -226,22 +205,22 @@ class DeskRepository {
                 .update();
     }
 
-    List<DeskController.Word> words(String part) {
+    List<VendorWord> words(String part) {
         return db.sql("select at, by_name as by, said, next_at from word where part_id = :part order by at desc, id")
                 .param("part", part)
-                .query(DeskController.Word.class)
+                .query(VendorWord.class)
                 .list();
     }
 
     /** The last word on each part and outwork. */
-    Map<String, DeskController.Word> lastWords() {
-        Map<String, DeskController.Word> words = new HashMap<>();
+    Map<String, VendorWord> lastWords() {
+        Map<String, VendorWord> words = new HashMap<>();
         db.sql("""
                         select distinct on (coalesce(part_id, work_id)) coalesce(part_id, work_id) as about, *
                         from word order by coalesce(part_id, work_id), at desc""")
                 .query((row, n) -> words.put(
                         row.getString("about"),
-                        new DeskController.Word(
+                        new VendorWord(
                                 row.getTimestamp("at").toInstant(),
                                 row.getString("by_name"),
                                 row.getString("said"),
@@ -250,7 +229,7 @@ class DeskRepository {
         return words;
     }
 
-    void inspection(String part, DeskController.InspectionForm form, String by, Instant now) {
+    void inspection(String part, InspectionRequest form, String by, Instant now) {
         db.sql("""
                         insert into inspection values (:id, :part, :at, :by, :counted, :variant, :sizes, :damage, :photo,
                             :accepted, :reason)""")
@@ -292,13 +271,10 @@ class DeskRepository {
                 .update();
     }
 
-    List<DeskController.InspectionView> inspections(String part) {
+    List<InspectionView> inspections(String part) {
         return db.sql("""
                         select at, by_name as by, counted, right_variant, sizes, damage, photo_id, accepted, reason
-                        from inspection where part_id = :part order by at desc, id""")
-                .param("part", part)
-                .query(DeskController.InspectionView.class)
-                .list();
+                        from inspection where part_id = :part order by at desc, id""").param("part", part).query(InspectionView.class).list();
     }
 
     void forNow(PartRow part, String gate, String reason, Instant now) {
@@ -314,7 +290,7 @@ class DeskRepository {
                 .update();
     }
 
-    DeskController.MailView send(
+    MailResponse send(
             String recipient, String subject, String body, String part, String attachment, String by, Instant now) {
         String id = NewId.next();
         db.sql("insert into mail values (:id, :at, :by, :to, :subject, :body, :part, :attachment)")
@@ -327,20 +303,14 @@ class DeskRepository {
                 .param("part", part)
                 .param("attachment", attachment)
                 .update();
-        return new DeskController.MailView(id, now, by, recipient, subject, body, part, attachment);
+        return new MailResponse(id, now, by, recipient, subject, body, part, attachment);
     }
 
-    List<DeskController.MailView> mail(@Nullable String part) {
+    List<MailResponse> mail(@Nullable String part) {
         return db.sql("""
                         select id, at, by_name as by, recipient, subject, body, part_id, attachment
-                        from mail where :part::text is null or part_id = :part order by at desc, id limit 200""")
-                .param("part", part)
-                .query(DeskController.MailView.class)
-                .list();
+                        from mail where :part::text is null or part_id = :part order by at desc, id limit 200""").param("part", part).query(MailResponse.class).list();
     }
-
-    /** Who a vendor is on paper. */
-    record VendorRow(String id, String name, String phone, String email) {}
 
     Optional<VendorRow> vendor(@Nullable String id) {
         return db.sql("select id, name, phone, email from vendor where id = :id")
@@ -358,11 +328,11 @@ class DeskRepository {
                 .list();
     }
 
-    List<DeskController.KitView> kits() {
+    List<KitView> kits() {
         return db.sql("""
                         select build_id, kit, count(*) filter (where state in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW')) as here,
                             count(*) as "all"
-                        from part where kit <> '' group by build_id, kit order by kit""").query(DeskController.KitView.class).list();
+                        from part where kit <> '' group by build_id, kit order by kit""").query(KitView.class).list();
     }
 
     String shopName() {

@@ -13,10 +13,6 @@ import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.parts.DeskController.Desk;
-import galecrest.server.parts.DeskController.Kind;
-import galecrest.server.parts.DeskController.Line;
-import galecrest.server.parts.DeskController.MateView;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
@@ -51,20 +47,20 @@ class DeskService {
     }
 
     @LeadOrManager
-    Desk desk() {
+    DeskResponse desk() {
         PlanService.Current now = plans.current();
         Optional<OddsView> reckoned = odds.latest();
         Map<String, OddsView.Harm> harm = new HashMap<>();
         reckoned.ifPresent(o -> o.harm().forEach(h -> harm.put(h.id(), h)));
-        Map<String, DeskController.Word> words = desk.lastWords();
-        List<Line> lines = new ArrayList<>(parts(now, harm, words));
+        Map<String, VendorWord> words = desk.lastWords();
+        List<DeskLine> lines = new ArrayList<>(parts(now, harm, words));
         lines.addAll(outwork(now, harm, words));
         Map<String, Integer> rank = new HashMap<>();
         reckoned.ifPresent(o -> o.harm().forEach(h -> rank.put(h.id(), rank.size())));
-        lines.sort(Comparator.<Line>comparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
+        lines.sort(Comparator.<DeskLine>comparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
                 .thenComparing(l -> l.expected() == null ? SOME_DAY : l.expected())
-                .thenComparing(Line::id));
-        return new Desk(
+                .thenComparing(DeskLine::id));
+        return new DeskResponse(
                 lines,
                 reckoned.map(OddsView::change).orElse(null),
                 now.change(),
@@ -73,17 +69,17 @@ class DeskService {
                 desk.kits());
     }
 
-    private List<Line> parts(
-            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, DeskController.Word> words) {
+    private List<DeskLine> parts(
+            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, VendorWord> words) {
         Map<PartId, PartLine> planned = new HashMap<>();
         now.shop().parts().forEach(p -> planned.put(p.id(), p));
         Map<String, List<MateView>> mates = desk.mates();
         return desk.openParts().stream()
                 .map(p -> {
-                    DeskController.Word word = words.get(p.id());
+                    VendorWord word = words.get(p.id());
                     boolean turnedDown = p.state().turnedDown();
-                    return new Line(
-                            Kind.PART,
+                    return new DeskLine(
+                            DeskKind.PART,
                             p.id(),
                             p.buildId(),
                             p.name(),
@@ -111,14 +107,14 @@ class DeskService {
         return MateBook.held(mates).orElse(null);
     }
 
-    private List<Line> outwork(
-            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, DeskController.Word> words) {
-        List<Line> lines = new ArrayList<>();
+    private List<DeskLine> outwork(
+            PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, VendorWord> words) {
+        List<DeskLine> lines = new ArrayList<>();
         for (Work work : now.shop().works()) {
             if (work instanceof Outwork o && o.status() != Status.DONE) {
-                DeskController.Word word = words.get(o.id().value());
-                lines.add(new Line(
-                        Kind.OUTWORK,
+                VendorWord word = words.get(o.id().value());
+                lines.add(new DeskLine(
+                        DeskKind.OUTWORK,
                         o.id().value(),
                         o.build().value(),
                         o.name(),
@@ -146,10 +142,10 @@ class DeskService {
     }
 
     @AnyHand
-    DeskController.PartDetail part(String id) {
-        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+    PartResponse part(String id) {
+        PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
         List<MateView> mates = desk.mates(id);
-        return new DeskController.PartDetail(
+        return new PartResponse(
                 id,
                 mates,
                 desk.words(id),
@@ -166,12 +162,12 @@ class DeskService {
                 supplies.takenFrom(id).orElse(null),
                 part.insteadOf(),
                 Arrays.stream(MateKind.values())
-                        .map(k -> new DeskController.MateKindView(k, k.said(), k.example()))
+                        .map(k -> new MateKindView(k, k.said(), k.example()))
                         .toList());
     }
 
     @AnyHand
-    DeskController.BoltView bolt(String name, Bolts.PropertyClass strength, Bolts.Lubrication lubrication) {
+    BoltResponse bolt(String name, Bolts.PropertyClass strength, Bolts.Lubrication lubrication) {
         ThreadSize thread = Threads.read(name)
                 .orElseThrow(
                         () -> new BadInput("thread", "\"" + name + "\" is no thread of the tables; write M12x1.25."));
@@ -180,11 +176,11 @@ class DeskService {
                     "thread", "Property classes are those of metric bolts; for an inch bolt go by its maker.");
         }
         Bolts.Tightening t = Bolts.of(thread, strength, lubrication);
-        return new DeskController.BoltView(thread.name(), t.stressArea(), t.proofLoad(), t.preload(), t.torque());
+        return new BoltResponse(thread.name(), t.stressArea(), t.proofLoad(), t.preload(), t.torque());
     }
 
     @LeadOrManager
-    List<DeskController.MailView> mail() {
+    List<MailResponse> mail() {
         return desk.mail(null);
     }
 }

@@ -4,8 +4,6 @@ import galecrest.core.mate.Ends;
 import galecrest.core.mate.MateKind;
 import galecrest.core.mate.Mates;
 import galecrest.core.mate.Verdict;
-import galecrest.server.parts.DeskController.MateView;
-import galecrest.server.parts.DeskController.Outcome;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -22,18 +20,18 @@ final class MateBook {
             // Written down by other rules than today's: one such line must not keep the others from being read.
             verdict = new Verdict.Unknown(unreadable.getMessage());
         }
-        Outcome outcome = verdict instanceof Verdict.Fits
-                ? Outcome.FITS
+        FitOutcome outcome = verdict instanceof Verdict.Fits
+                ? FitOutcome.FITS
                 : verdict instanceof Verdict.NeedsAdapter
-                        ? Outcome.NEEDS_ADAPTER
-                        : verdict instanceof Verdict.DoesNotFit ? Outcome.DOES_NOT_FIT : Outcome.UNKNOWN;
+                        ? FitOutcome.NEEDS_ADAPTER
+                        : verdict instanceof Verdict.DoesNotFit ? FitOutcome.DOES_NOT_FIT : FitOutcome.UNKNOWN;
         return new MateView(place, kind, there, comes, outcome, verdict.said());
     }
 
     /** What holds an order: all sides that are unknown or do not fit. */
     static Optional<String> held(List<MateView> mates) {
         String all = mates.stream()
-                .filter(m -> m.outcome() != Outcome.FITS)
+                .filter(m -> m.outcome() != FitOutcome.FITS)
                 .map(m -> m.place() + ": " + m.said())
                 .collect(Collectors.joining(" "));
         return all.isEmpty() ? Optional.empty() : Optional.of(all);
@@ -42,7 +40,7 @@ final class MateBook {
     /** The questions to a vendor, in plain words. */
     static List<String> questions(List<MateView> mates) {
         return mates.stream()
-                .filter(m -> m.outcome() == Outcome.UNKNOWN)
+                .filter(m -> m.outcome() == FitOutcome.UNKNOWN)
                 .map(m -> m.place() + " (" + m.kind().said() + "): " + m.kind().question()
                         + (m.there().isBlank() ? "" : " Ours is " + m.there() + "."))
                 .toList();

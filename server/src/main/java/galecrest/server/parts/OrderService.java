@@ -35,7 +35,7 @@ class OrderService {
     }
 
     @LeadOrManager
-    void mates(String id, List<DeskController.MateForm> mates) {
+    void mates(String id, List<MateRequest> mates) {
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);
@@ -47,13 +47,13 @@ class OrderService {
         }
         BadInput.throwIfAny(problems);
         journal.judge(() -> {
-            DeskRepository.PartRow part = part(id);
+            PartRow part = part(id);
             desk.saveMates(id, mates);
             return "wrote down what " + part.name() + " meets";
         });
     }
 
-    private static Optional<Problem> side(String field, DeskController.MateForm mate, String text) {
+    private static Optional<Problem> side(String field, MateRequest mate, String text) {
         try {
             Ends.read(mate.kind(), text);
             return Optional.empty();
@@ -63,9 +63,9 @@ class OrderService {
     }
 
     @LeadOrManager
-    void order(String id, DeskController.OrderForm form) {
+    void order(String id, OrderRequest form) {
         journal.judge(() -> {
-            DeskRepository.PartRow part = part(id);
+            PartRow part = part(id);
             BadInput.throwIfAny(problems(part, form));
             desk.order(id, form, clock.instant());
             return "ordered " + part.name() + (isOverride(form) ? ", although: " + form.overrideReason() : "");
@@ -74,28 +74,26 @@ class OrderService {
 
     /** Orders several lines of one vendor for one day, all of them or none. */
     @LeadOrManager
-    void orderAll(String vendorId, DeskController.BasketForm form) {
+    void orderAll(String vendorId, BasketRequest form) {
         if (form.lines().isEmpty()) {
             throw new BadInput("lines", "Tick what is to be ordered.");
         }
         journal.judge(() -> {
-            DeskRepository.VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
-            Map<String, DeskController.OrderForm> orders = orders(vendorId, vendor, form);
+            VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
+            Map<String, OrderRequest> orders = orders(vendorId, vendor, form);
             orders.forEach((part, order) -> desk.order(part, order, clock.instant()));
             return "ordered " + orders.size() + (orders.size() == 1 ? " part" : " parts") + " from " + vendor.name();
         });
     }
 
     /** The orders of a basket, by part; refused where anything speaks against one of them. */
-    private Map<String, DeskController.OrderForm> orders(
-            String vendorId, DeskRepository.VendorRow vendor, DeskController.BasketForm form) {
+    private Map<String, OrderRequest> orders(String vendorId, VendorRow vendor, BasketRequest form) {
         List<Problem> problems = new ArrayList<>();
-        Map<String, DeskController.OrderForm> orders = new LinkedHashMap<>();
+        Map<String, OrderRequest> orders = new LinkedHashMap<>();
         for (int i = 0; i < form.lines().size(); i++) {
-            DeskController.BasketLine line = form.lines().get(i);
-            DeskRepository.PartRow part = part(line.partId());
-            DeskController.OrderForm order =
-                    new DeskController.OrderForm(form.low(), form.likely(), form.high(), line.price(), null);
+            BasketLine line = form.lines().get(i);
+            PartRow part = part(line.partId());
+            OrderRequest order = new OrderRequest(form.low(), form.likely(), form.high(), line.price(), null);
             if (!vendorId.equals(part.vendorId())) {
                 problems.add(new Problem("lines." + i, part.name() + " is not to come from " + vendor.name() + "."));
             }
@@ -112,12 +110,12 @@ class OrderService {
         return orders;
     }
 
-    private static boolean isOverride(DeskController.OrderForm form) {
+    private static boolean isOverride(OrderRequest form) {
         return form.overrideReason() != null && !form.overrideReason().isBlank();
     }
 
     /** What speaks against an order: the state of the line, the dates, the price, a side that is unknown or no fit. */
-    private List<Problem> problems(DeskRepository.PartRow part, DeskController.OrderForm form) {
+    private List<Problem> problems(PartRow part, OrderRequest form) {
         List<Problem> problems = new ArrayList<>();
         PartState from = part.state() == PartState.ORDERED ? PartState.WANTED : part.state();
         from.problem(PartState.ORDERED, part.own())
@@ -144,7 +142,7 @@ class OrderService {
 
     /** Another part instead of one that is not here; why is kept with the words. */
     @LeadOrManager
-    void instead(String id, DeskController.InsteadForm form) {
+    void instead(String id, InsteadRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank() || form.name().length() > 200) {
             problems.add(new Problem("name", "Which part instead? In up to 200 characters."));
@@ -159,7 +157,7 @@ class OrderService {
             problems.add(new Problem("vendorId", "There is no such vendor."));
         }
         journal.judge(() -> {
-            DeskRepository.PartRow part = part(id);
+            PartRow part = part(id);
             if (part.state().here() || part.received() > 0) {
                 problems.add(new Problem("name", part.name() + " is here; send it back first."));
             }
@@ -174,9 +172,9 @@ class OrderService {
     }
 
     @LeadOrManager
-    DeskController.MailView ask(String id) {
-        DeskRepository.PartRow part = part(id);
-        DeskRepository.VendorRow vendor = desk.vendor(part.vendorId())
+    MailResponse ask(String id) {
+        PartRow part = part(id);
+        VendorRow vendor = desk.vendor(part.vendorId())
                 .orElseThrow(() -> new BadInput("vendorId", "Say first who it would be ordered from."));
         List<String> questions = MateBook.questions(desk.mates(id));
         if (questions.isEmpty()) {
@@ -213,10 +211,10 @@ class OrderService {
     }
 
     @LeadOrManager
-    void partWord(String id, DeskController.WordForm form) {
+    void partWord(String id, WordRequest form) {
         check(form);
         journal.judge(() -> {
-            DeskRepository.PartRow part = part(id);
+            PartRow part = part(id);
             if (form.likely() != null
                     && !part.state().toOrder()
                     && (part.state().here() || part.state().toInspect())) {
@@ -231,7 +229,7 @@ class OrderService {
     }
 
     @LeadOrManager
-    void outworkWord(String id, DeskController.WordForm form) {
+    void outworkWord(String id, WordRequest form) {
         check(form);
         journal.judge(() -> {
             String name = desk.outworkName(id).orElseThrow(() -> new NotThere("outside work"));
@@ -243,7 +241,7 @@ class OrderService {
         });
     }
 
-    private void check(DeskController.WordForm form) {
+    private void check(WordRequest form) {
         List<Problem> problems = new ArrayList<>(ArrivalDates.problems(form.low(), form.likely(), form.high()));
         if (form.said().isBlank()) {
             problems.add(new Problem("said", "What did they say?"));
@@ -255,7 +253,7 @@ class OrderService {
         BadInput.throwIfAny(problems);
     }
 
-    private DeskRepository.PartRow part(String id) {
+    private PartRow part(String id) {
         return desk.part(id).orElseThrow(() -> new NotThere("part"));
     }
 }

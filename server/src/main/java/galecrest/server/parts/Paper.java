@@ -2,7 +2,6 @@ package galecrest.server.parts;
 
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.paper.Sheet;
-import galecrest.server.parts.DeskController.MateView;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
 import java.math.BigDecimal;
@@ -20,14 +19,11 @@ class Paper {
     }
 
     byte[] specification(String id) {
-        DeskRepository.PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
+        PartRow part = desk.part(id).orElseThrow(() -> new NotThere("part"));
         List<MateView> mates = desk.mates(id);
         Sheet sheet = Sheet.titled("Request for specification")
                 .line(desk.shopName())
-                .line("To: "
-                        + desk.vendor(part.vendorId())
-                                .map(DeskRepository.VendorRow::name)
-                                .orElse("—"))
+                .line("To: " + desk.vendor(part.vendorId()).map(VendorRow::name).orElse("—"))
                 .line(part.quantity() + " × " + part.name() + ", for the " + desk.build(part.buildId()));
         if (!part.specification().isBlank()) {
             sheet.line("What we have in mind: " + part.specification());
@@ -51,8 +47,8 @@ class Paper {
     }
 
     byte[] purchaseOrder(String vendorId) {
-        DeskRepository.VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
-        List<DeskRepository.PartRow> parts = desk.orderedFrom(vendorId);
+        VendorRow vendor = desk.vendor(vendorId).orElseThrow(() -> new NotThere("vendor"));
+        List<PartRow> parts = desk.orderedFrom(vendorId);
         if (parts.isEmpty()) {
             throw new BadInput("vendorId", "Nothing is on order from " + vendor.name() + ".");
         }

@@ -1,7 +1,5 @@
 package galecrest.server.parts;
 
-import galecrest.core.parts.PartState;
-import java.math.BigDecimal;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -47,7 +45,7 @@ class PartRepository {
     }
 
     /** The change in words, for the journal. */
-    String whatChanges(String id, PartController.PartForm form) {
+    String whatChanges(String id, PartRequest form) {
         return db.sql("select p.name, p.state, p.arrival_likely, s.zone from part p, shop s where p.id = :id")
                 .param("id", id)
                 .query((row, n) -> {
@@ -66,7 +64,7 @@ class PartRepository {
                 .single();
     }
 
-    void insert(String id, PartController.PartForm form, Instant now) {
+    void insert(String id, PartRequest form, Instant now) {
         bind(db.sql("""
                                 insert into part (id, build_id, name, state, vendor_id, price, arrival_low,
                                     arrival_likely, arrival_high, inspection_minutes, paired_with, pair_override,
@@ -83,7 +81,7 @@ class PartRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean update(String id, PartController.PartForm form) {
+    boolean update(String id, PartRequest form) {
         int rows = bind(db.sql("""
                                 update part
                                 set name = :name, state = :state, vendor_id = :vendor, price = :price,
@@ -99,8 +97,7 @@ class PartRepository {
         return rows > 0;
     }
 
-    private static JdbcClient.StatementSpec bind(
-            JdbcClient.StatementSpec statement, String id, PartController.PartForm form) {
+    private static JdbcClient.StatementSpec bind(JdbcClient.StatementSpec statement, String id, PartRequest form) {
         return statement
                 .param("id", id)
                 .param("name", form.name().strip())
@@ -124,7 +121,7 @@ class PartRepository {
         return at == null ? null : Timestamp.from(at);
     }
 
-    private void insertNeeds(String id, PartController.PartForm form) {
+    private void insertNeeds(String id, PartRequest form) {
         for (String work : form.neededBy()) {
             db.sql("insert into part_need values (:part, :work) on conflict do nothing")
                     .param("part", id)
@@ -167,27 +164,14 @@ class PartRepository {
                 .optional();
     }
 
-    /** A part as the table has it. */
-    record Row(
-            String name,
-            int quantity,
-            PartState state,
-            @Nullable String vendor,
-            @Nullable BigDecimal price,
-            @Nullable Instant likely,
-            @Nullable String neededBy,
-            boolean own,
-            String kit,
-            String specification) {}
-
-    List<Row> rows(String build) {
+    List<PartSheetRow> rows(String build) {
         return db.sql("""
                         select p.name, p.quantity, p.state, v.name as vendor, p.price, p.arrival_likely as likely,
                             (select string_agg(w.name, '; ' order by w.position) from part_need n
                                 join work w on w.id = n.work_id where n.part_id = p.id) as needed_by,
                             p.own, p.kit, p.specification
                         from part p left join vendor v on v.id = p.vendor_id
-                        where p.build_id = :build order by p.position, p.id""").param("build", build).query(Row.class).list();
+                        where p.build_id = :build order by p.position, p.id""").param("build", build).query(PartSheetRow.class).list();
     }
 
     void delete(String id) {

@@ -30,17 +30,17 @@ class PartService {
         this.clock = clock;
     }
 
-    String add(PartController.PartForm form) {
+    String add(PartRequest form) {
         check(form, null);
         String id = NewId.next();
         journal.change("added the part " + form.name(), () -> parts.insert(id, form, clock.instant()));
         return id;
     }
 
-    void change(String id, PartController.PartForm form) {
+    void change(String id, PartRequest form) {
         check(form, id);
         journal.judge(() -> {
-            DeskRepository.PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
+            PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
             int version = parts.version(id);
             if (version != form.version()) {
                 throw new ChangedMeanwhile(
@@ -55,7 +55,7 @@ class PartService {
     }
 
     /** The next state must follow from the one before; an order that is held goes out at the desk only. */
-    private void step(DeskRepository.PartRow before, PartController.PartForm form) {
+    private void step(PartRow before, PartRequest form) {
         before.state().problem(form.state(), form.own()).ifPresent(p -> {
             throw new BadInput("state", p);
         });
@@ -67,7 +67,7 @@ class PartService {
     }
 
     /** What comes with a step: the first promise is kept when it is ordered, the record written when it is accepted. */
-    private void into(DeskRepository.PartRow before, PartController.PartForm form) {
+    private void into(PartRow before, PartRequest form) {
         if (before.state() == form.state()) {
             return;
         }
@@ -89,7 +89,7 @@ class PartService {
         });
     }
 
-    private void check(PartController.PartForm form, @Nullable String id) {
+    private void check(PartRequest form, @Nullable String id) {
         List<Problem> problems = new ArrayList<>(problems(form));
         if (form.pairedWith() != null && form.pairedWith().equals(id)) {
             problems.add(new Problem("pairedWith", "A part cannot be the other half of itself."));
@@ -98,7 +98,7 @@ class PartService {
     }
 
     /** All that is wrong with a part line by itself. */
-    List<Problem> problems(PartController.PartForm form) {
+    List<Problem> problems(PartRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A part needs a name."));

@@ -1,9 +1,7 @@
 package galecrest.server.parts;
 
-import galecrest.core.shop.Problem;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,21 +23,14 @@ class PartSheetController {
         this.sheets = sheets;
     }
 
-    record PartLinePreview(int line, String part, int quantity, String vendor) {}
-
-    /** What an import would do: the lines, or the problems by line and column. */
-    record PartsPreview(List<PartLinePreview> lines, List<Problem> problems) {}
-
     @PostMapping(path = "/parts/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    PartsPreview preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+    PartsPreviewResponse preview(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
         return sheets.preview(build, file.getBytes());
     }
 
-    record ImportedParts(int parts) {}
-
     @PostMapping(path = "/parts/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    ImportedParts importSheet(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
-        return new ImportedParts(sheets.importSheet(build, file.getBytes()));
+    ImportedPartsResponse importSheet(@PathVariable String build, @RequestParam MultipartFile file) throws IOException {
+        return new ImportedPartsResponse(sheets.importSheet(build, file.getBytes()));
     }
 
     @GetMapping(path = "/parts.csv", produces = "text/csv")

@@ -6,9 +6,6 @@ import galecrest.server.access.LeadOrManager;
 import galecrest.server.exchange.CsvTable;
 import galecrest.server.exchange.SheetReader;
 import galecrest.server.journal.Journal;
-import galecrest.server.parts.PartController.PartForm;
-import galecrest.server.parts.PartSheetController.PartLinePreview;
-import galecrest.server.parts.PartSheetController.PartsPreview;
 import galecrest.server.problem.BadInput;
 import galecrest.server.problem.NotThere;
 import java.math.BigDecimal;
@@ -56,23 +53,23 @@ class PartSheetService {
         this.clock = clock;
     }
 
-    PartsPreview preview(String build, byte[] file) {
-        SheetReader.Read<PartForm> read = read(build, file);
-        return new PartsPreview(
+    PartsPreviewResponse preview(String build, byte[] file) {
+        SheetReader.Read<PartRequest> read = read(build, file);
+        return new PartsPreviewResponse(
                 read.rows().stream()
                         .map(r -> new PartLinePreview(
                                 r.line(),
                                 r.form().name(),
                                 r.form().quantity(),
                                 desk.vendor(r.form().vendorId())
-                                        .map(DeskRepository.VendorRow::name)
+                                        .map(VendorRow::name)
                                         .orElse("")))
                         .toList(),
                 read.problems());
     }
 
     int importSheet(String build, byte[] file) {
-        SheetReader.Read<PartForm> read = read(build, file);
+        SheetReader.Read<PartRequest> read = read(build, file);
         BadInput.throwIfAny(read.problems());
         Instant now = clock.instant();
         journal.change("imported " + read.rows().size() + " parts for the " + desk.build(build), () -> read.rows()
@@ -80,20 +77,20 @@ class PartSheetService {
         return read.rows().size();
     }
 
-    private SheetReader.Read<PartForm> read(String build, byte[] file) {
+    private SheetReader.Read<PartRequest> read(String build, byte[] file) {
         if (!parts.isBuild(build)) {
             throw new NotThere("build");
         }
         return SheetReader.read(file, COLUMNS, cells -> form(build, cells), checks::problems);
     }
 
-    private PartForm form(String build, SheetReader.Cells cells) {
+    private PartRequest form(String build, SheetReader.Cells cells) {
         Instant promised = cells.read("promised", text -> LocalDate.parse(text)
                         .atTime(NOON)
                         .atZone(zone())
                         .toInstant())
                 .orElse(null);
-        return new PartForm(
+        return new PartRequest(
                 build,
                 cells.text("part"),
                 cells.read("state", PartSheetService::state).orElse(PartState.WANTED),

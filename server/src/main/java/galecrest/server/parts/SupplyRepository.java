@@ -1,8 +1,6 @@
 package galecrest.server.parts;
 
 import galecrest.server.NewId;
-import galecrest.server.parts.DeskController.ShelfView;
-import galecrest.server.parts.DeskController.SupplyView;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
@@ -19,22 +17,22 @@ class SupplyRepository {
     }
 
     /** What is to be bought, and what was bought in the last day, grouped by where. */
-    List<SupplyView> run() {
+    List<SupplyResponse> run() {
         return db.sql("""
                         select id, name, quantity, bought_from, build_id, asked_by, asked_at, bought_at, bought_by
                         from supply
                         where bought_at is null or bought_at > (select max(at) from change) - interval '12 hours'
-                        order by bought_from, name, id""").query(SupplyView.class).list();
+                        order by bought_from, name, id""").query(SupplyResponse.class).list();
     }
 
-    Optional<SupplyView> find(String id) {
+    Optional<SupplyResponse> find(String id) {
         return db.sql("select * from supply where id = :id")
                 .param("id", id)
-                .query(SupplyView.class)
+                .query(SupplyResponse.class)
                 .optional();
     }
 
-    String insert(DeskController.SupplyForm form, String by, Instant now) {
+    String insert(SupplyRequest form, String by, Instant now) {
         String id = NewId.next();
         db.sql("insert into supply values (:id, :name, :quantity, :from, :build, :by, :at)")
                 .param("id", id)
@@ -68,7 +66,7 @@ class SupplyRepository {
                         group by s.id order by s.name, s.id""").query(ShelfView.class).list();
     }
 
-    void insertShelf(String id, DeskController.ShelfForm form) {
+    void insertShelf(String id, ShelfRequest form) {
         db.sql("insert into shelf values (:id, :name, :place, :quantity, :least, :vendor)")
                 .param("id", id)
                 .param("name", form.name().strip())
@@ -79,7 +77,7 @@ class SupplyRepository {
                 .update();
     }
 
-    boolean updateShelf(String id, DeskController.ShelfForm form) {
+    boolean updateShelf(String id, ShelfRequest form) {
         return db.sql("""
                         update shelf set name = :name, place = :place, quantity = :quantity, least = :least,
                             vendor_id = :vendor

@@ -32,12 +32,12 @@ class SupplyService {
     }
 
     @AnyHand
-    List<DeskController.SupplyView> run() {
+    List<SupplyResponse> run() {
         return supplies.run();
     }
 
     @AnyHand
-    String ask(DeskController.SupplyForm form) {
+    String ask(SupplyRequest form) {
         if (form.name().isBlank()) {
             throw new BadInput("name", "What is to be bought?");
         }
@@ -48,7 +48,7 @@ class SupplyService {
     @AnyHand
     void bought(String id, boolean bought) {
         journal.judge(() -> {
-            DeskController.SupplyView supply = supply(id);
+            SupplyResponse supply = supply(id);
             if (bought == (supply.boughtAt() != null)) {
                 return null;
             }
@@ -57,21 +57,21 @@ class SupplyService {
         });
     }
 
-    private DeskController.SupplyView supply(String id) {
+    private SupplyResponse supply(String id) {
         return supplies.find(id).orElseThrow(() -> new NotThere("thing to buy"));
     }
 
     @LeadOrManager
     void remove(String id) {
         journal.judge(() -> {
-            DeskController.SupplyView supply = supply(id);
+            SupplyResponse supply = supply(id);
             supplies.delete(id);
             return "took " + supply.name() + " off the supply run";
         });
     }
 
     @LeadOrManager
-    String addToShelf(DeskController.ShelfForm form) {
+    String addToShelf(ShelfRequest form) {
         check(form);
         String id = NewId.next();
         journal.change("put " + form.name() + " on the shelf", () -> supplies.insertShelf(id, form));
@@ -79,10 +79,10 @@ class SupplyService {
     }
 
     @LeadOrManager
-    void changeShelf(String id, DeskController.ShelfForm form) {
+    void changeShelf(String id, ShelfRequest form) {
         check(form);
         journal.change("counted " + form.name() + " on the shelf", () -> {
-            DeskController.ShelfView there = shelf(id);
+            ShelfView there = shelf(id);
             if (form.quantity() < there.reserved()) {
                 throw new BadInput("quantity", there.reserved() + " are reserved; fewer cannot lie there.");
             }
@@ -92,14 +92,14 @@ class SupplyService {
         });
     }
 
-    private DeskController.ShelfView shelf(String id) {
+    private ShelfView shelf(String id) {
         return supplies.shelf().stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotThere("thing on the shelf"));
     }
 
-    private static void check(DeskController.ShelfForm form) {
+    private static void check(ShelfRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "What is it?"));
@@ -116,12 +116,12 @@ class SupplyService {
     @LeadOrManager
     void take(String partId, String shelfId) {
         journal.judge(() -> {
-            DeskRepository.PartRow part = desk.part(partId).orElseThrow(() -> new NotThere("part"));
+            PartRow part = desk.part(partId).orElseThrow(() -> new NotThere("part"));
             if (!part.state().toOrder()) {
                 throw new BadInput(
                         "shelfId", part.name() + " is " + part.state().said() + "; it is not taken from the shelf.");
             }
-            DeskController.ShelfView shelf = shelf(shelfId);
+            ShelfView shelf = shelf(shelfId);
             int free = shelf.quantity() - shelf.reserved();
             if (free < part.quantity()) {
                 throw new BadInput(

@@ -1,12 +1,5 @@
 package galecrest.server.people;
 
-import galecrest.core.people.Level;
-import galecrest.core.people.ShiftChange;
-import java.math.BigDecimal;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,33 +19,14 @@ class PeopleController {
         this.people = people;
     }
 
-    record SkillForm(String skill, Level level) {}
-
-    /** Hours on a weekday, 1 for Monday; an end of 00:00 is midnight at the day's end. */
-    record HoursForm(int day, LocalTime start, LocalTime end) {}
-
-    record PersonForm(
-            String name, List<SkillForm> skills, List<HoursForm> shifts, BigDecimal costPerHour, int version) {}
-
-    /** Leave or an extra shift; without hours it is the whole day. */
-    record ShiftChangeForm(
-            ShiftChange.Kind kind,
-            LocalDate from,
-            LocalDate to,
-            @Nullable LocalTime start,
-            @Nullable LocalTime end,
-            String note) {}
-
-    record Added(String id) {}
-
     @PostMapping
-    Added add(@RequestBody PersonForm form) {
-        return new Added(people.add(form));
+    AddedPersonResponse add(@RequestBody PersonRequest form) {
+        return new AddedPersonResponse(people.add(form));
     }
 
     @PutMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void change(@PathVariable String id, @RequestBody PersonForm form) {
+    void change(@PathVariable String id, @RequestBody PersonRequest form) {
         people.change(id, form);
     }
 
@@ -63,8 +37,8 @@ class PeopleController {
     }
 
     @PostMapping("/{id}/shift-changes")
-    Added addShiftChange(@PathVariable String id, @RequestBody ShiftChangeForm form) {
-        return new Added(people.addShiftChange(id, form));
+    AddedPersonResponse addShiftChange(@PathVariable String id, @RequestBody ShiftChangeRequest form) {
+        return new AddedPersonResponse(people.addShiftChange(id, form));
     }
 
     @DeleteMapping("/{id}/shift-changes/{change}")

@@ -28,7 +28,7 @@ class PeopleRepository {
                 .single();
     }
 
-    void insert(String id, PeopleController.PersonForm form) {
+    void insert(String id, PersonRequest form) {
         db.sql("""
                         insert into person (id, name, cost_per_hour, position)
                         values (:id, :name, :cost, (select coalesce(max(position), 0) + 1 from person))""")
@@ -40,7 +40,7 @@ class PeopleRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean update(String id, PeopleController.PersonForm form) {
+    boolean update(String id, PersonRequest form) {
         int rows = db.sql("update person set name = :name, cost_per_hour = :cost where id = :id and version = :version")
                 .param("id", id)
                 .param("name", form.name().strip())
@@ -56,7 +56,7 @@ class PeopleRepository {
         return true;
     }
 
-    private void insertSkillsAndShifts(String id, PeopleController.PersonForm form) {
+    private void insertSkillsAndShifts(String id, PersonRequest form) {
         for (var skill : form.skills()) {
             db.sql("insert into person_skill values (:id, :skill, :level) on conflict do nothing")
                     .param("id", id)
@@ -78,8 +78,7 @@ class PeopleRepository {
         db.sql("delete from person where id = :id").param("id", id).update();
     }
 
-    void insertShiftChange(
-            String id, String person, PeopleController.ShiftChangeForm form, LocalTime start, LocalTime end) {
+    void insertShiftChange(String id, String person, ShiftChangeRequest form, LocalTime start, LocalTime end) {
         db.sql("""
                         insert into shift_change (id, person_id, kind, from_day, to_day, start_minute, end_minute, note)
                         values (:id, :person, :kind, :from, :to, :start, :end, :note)""")

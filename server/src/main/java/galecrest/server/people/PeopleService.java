@@ -30,14 +30,14 @@ class PeopleService {
         this.journal = journal;
     }
 
-    String add(PeopleController.PersonForm form) {
+    String add(PersonRequest form) {
         check(form);
         String id = NewId.next();
         journal.change("took on " + form.name(), () -> people.insert(id, form));
         return id;
     }
 
-    void change(String id, PeopleController.PersonForm form) {
+    void change(String id, PersonRequest form) {
         check(form);
         journal.change("changed " + form.name(), () -> {
             String name = nameOf(id);
@@ -58,7 +58,7 @@ class PeopleService {
         });
     }
 
-    String addShiftChange(String person, PeopleController.ShiftChangeForm form) {
+    String addShiftChange(String person, ShiftChangeRequest form) {
         LocalTime start = form.start() == null ? LocalTime.MIDNIGHT : form.start();
         LocalTime end = form.end() == null ? LocalTime.MIDNIGHT : form.end();
         List<Problem> problems = new ArrayList<>();
@@ -93,7 +93,7 @@ class PeopleService {
         return people.name(id).orElseThrow(() -> new NotThere("person"));
     }
 
-    private static void check(PeopleController.PersonForm form) {
+    private static void check(PersonRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A person needs a name."));
@@ -111,10 +111,10 @@ class PeopleService {
     }
 
     /** What is wrong with hours by weekday; also of vendors. */
-    static List<Problem> hourProblems(String field, List<PeopleController.HoursForm> hours) {
+    static List<Problem> hourProblems(String field, List<HoursRequest> hours) {
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < hours.size(); i++) {
-            PeopleController.HoursForm shift = hours.get(i);
+            HoursRequest shift = hours.get(i);
             if (shift.day() < 1 || shift.day() > 7) {
                 problems.add(new Problem(field + "." + i, "The day is 1 (Monday) to 7 (Sunday)."));
             } else if (!Shift.startsBeforeEnd(shift.start(), shift.end())) {

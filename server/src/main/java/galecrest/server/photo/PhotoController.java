@@ -1,7 +1,6 @@
 package galecrest.server.photo;
 
 import java.io.IOException;
-import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -28,39 +27,25 @@ class PhotoController {
         this.photos = photos;
     }
 
-    record PhotoView(
-            String id,
-            @Nullable String partId,
-            String caption,
-            String by,
-            Instant at,
-            int width,
-            int height,
-            boolean released) {}
-
-    record Taken(String id) {}
-
     @GetMapping("/builds/{build}/photos")
-    List<PhotoView> photos(@PathVariable String build) {
+    List<PhotoResponse> photos(@PathVariable String build) {
         return photos.of(build);
     }
 
     @PostMapping(path = "/builds/{build}/photos", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    Taken take(
+    TakenResponse take(
             @PathVariable String build,
             @RequestParam("file") MultipartFile file,
             @RequestParam(defaultValue = "") String caption,
             @RequestParam(required = false) @Nullable String partId)
             throws IOException {
-        return new Taken(photos.take(build, partId, caption, file.getBytes()));
+        return new TakenResponse(photos.take(build, partId, caption, file.getBytes()));
     }
-
-    record ReleaseForm(boolean released) {}
 
     /** Shows a photo to the customer, or takes it back. */
     @PostMapping("/photos/{id}/release")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void release(@PathVariable String id, @RequestBody ReleaseForm form) {
+    void release(@PathVariable String id, @RequestBody ReleaseRequest form) {
         photos.release(id, form.released());
     }
 

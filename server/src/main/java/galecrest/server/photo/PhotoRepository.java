@@ -24,15 +24,12 @@ class PhotoRepository {
                 .optional();
     }
 
-    List<PhotoController.PhotoView> of(String build) {
+    List<PhotoResponse> of(String build) {
         return db.sql("""
                         select p.id, part_id, caption, by_name as by, at, width, height, r.photo_id is not null as released
                         from photo p left join released_photo r on r.photo_id = p.id
                         where build_id = :build and not exists (select 1 from removed_photo x where x.photo_id = p.id)
-                        order by at desc, p.id""")
-                .param("build", build)
-                .query(PhotoController.PhotoView.class)
-                .list();
+                        order by at desc, p.id""").param("build", build).query(PhotoResponse.class).list();
     }
 
     String insert(String build, @Nullable String part, String caption, Pictures.Ready picture, String by, Instant at) {

@@ -30,7 +30,7 @@ public class PhotoService {
     public record Picture(String type, byte[] content) {}
 
     @AnyHand
-    List<PhotoController.PhotoView> of(String build) {
+    List<PhotoResponse> of(String build) {
         return photos.of(build);
     }
 

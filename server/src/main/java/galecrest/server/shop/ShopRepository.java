@@ -14,9 +14,9 @@ class ShopRepository {
         this.db = db;
     }
 
-    Optional<ShopController.ShopForm> find() {
+    Optional<ShopRequest> find() {
         return db.sql("select * from shop")
-                .query((row, n) -> new ShopController.ShopForm(
+                .query((row, n) -> new ShopRequest(
                         row.getString("name"),
                         row.getString("zone"),
                         row.getDouble("at_risk_start"),
@@ -34,7 +34,7 @@ class ShopRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean save(ShopController.ShopForm form) {
+    boolean save(ShopRequest form) {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
                                     unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)
@@ -69,7 +69,7 @@ class ShopRepository {
                 .optional();
     }
 
-    void insertStation(String id, ShopController.StationForm form) {
+    void insertStation(String id, StationRequest form) {
         db.sql("""
                         insert into station (id, name, kind, position)
                         values (:id, :name, :kind, (select coalesce(max(position), 0) + 1 from station))""")
@@ -80,7 +80,7 @@ class ShopRepository {
         insertClosures(id, form);
     }
 
-    boolean updateStation(String id, ShopController.StationForm form) {
+    boolean updateStation(String id, StationRequest form) {
         int rows = db.sql("update station set name = :name, kind = :kind where id = :id and version = :version")
                 .param("id", id)
                 .param("name", form.name().strip())
@@ -96,7 +96,7 @@ class ShopRepository {
         return rows > 0;
     }
 
-    private void insertClosures(String id, ShopController.StationForm form) {
+    private void insertClosures(String id, StationRequest form) {
         for (var closure : form.closures()) {
             db.sql("insert into station_closure values (:id, :station, :from, :to, :reason)")
                     .param("id", NewId.next())

@@ -25,10 +25,10 @@ public class ShopService {
         this.journal = journal;
     }
 
-    ShopController.ShopForm shop() {
+    ShopRequest shop() {
         HouseRules rules = HouseRules.defaults();
         return shop.find()
-                .orElse(new ShopController.ShopForm(
+                .orElse(new ShopRequest(
                         "A new shop",
                         "UTC",
                         rules.atRiskStart(),
@@ -45,7 +45,7 @@ public class ShopService {
     }
 
     @ManagerOnly
-    void change(ShopController.ShopForm form) {
+    void change(ShopRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "The shop needs a name."));
@@ -86,7 +86,7 @@ public class ShopService {
     }
 
     @ManagerOnly
-    String addStation(ShopController.StationForm form) {
+    String addStation(StationRequest form) {
         check(form);
         String id = NewId.next();
         journal.change("set up the station " + form.name(), () -> shop.insertStation(id, form));
@@ -94,7 +94,7 @@ public class ShopService {
     }
 
     @ManagerOnly
-    void changeStation(String id, ShopController.StationForm form) {
+    void changeStation(String id, StationRequest form) {
         check(form);
         journal.change("changed the station " + form.name(), () -> {
             if (!shop.updateStation(id, form)) {
@@ -115,7 +115,7 @@ public class ShopService {
         });
     }
 
-    private static void check(ShopController.StationForm form) {
+    private static void check(StationRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name().isBlank()) {
             problems.add(new Problem("name", "A station needs a name."));

@@ -1,7 +1,6 @@
 package galecrest.server.thinking;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,44 +19,19 @@ class ThoughtController {
         this.thoughts = thoughts;
     }
 
-    /** The newest odds, absent until the first are ready. */
-    record OddsAnswer(@Nullable OddsView odds) {}
-
-    record HarderForm(int seconds) {}
-
-    record RescueForm(String commitmentId) {}
-
-    /** Which of the tried moves of a rescue to try. */
-    record TryForm(int index) {}
-
-    record Asked(String id) {}
-
-    /** Thinking that was asked for; {@code harder} or {@code rescue} by its kind. */
-    record ThoughtView(
-            String id,
-            Thought.Kind kind,
-            String subject,
-            int seconds,
-            String askedBy,
-            java.time.Instant askedAt,
-            Thought.State state,
-            Thinker.@Nullable Progress harder,
-            @Nullable RescueView rescue,
-            @Nullable PromiseView promise) {}
-
     @GetMapping("/odds")
-    OddsAnswer odds() {
-        return new OddsAnswer(thoughts.odds().orElse(null));
+    OddsResponse odds() {
+        return new OddsResponse(thoughts.odds().orElse(null));
     }
 
     @GetMapping("/thoughts")
-    List<ThoughtView> asked() {
+    List<ThoughtResponse> asked() {
         return thoughts.asked().stream().map(ThoughtController::view).toList();
     }
 
-    private static ThoughtView view(Thought thought) {
+    private static ThoughtResponse view(Thought thought) {
         var told = thought.result() != null ? thought.result() : thought.progress();
-        return new ThoughtView(
+        return new ThoughtResponse(
                 thought.id(),
                 thought.kind(),
                 thought.subject(),
@@ -71,21 +45,19 @@ class ThoughtController {
     }
 
     @PostMapping("/thoughts/harder")
-    Asked harder(@RequestBody HarderForm form) {
-        return new Asked(thoughts.harder(form.seconds()));
+    AskedResponse harder(@RequestBody HarderRequest form) {
+        return new AskedResponse(thoughts.harder(form.seconds()));
     }
 
     @PostMapping("/thoughts/rescue")
-    Asked rescue(@RequestBody RescueForm form) {
-        return new Asked(thoughts.rescue(form.commitmentId()));
+    AskedResponse rescue(@RequestBody RescueRequest form) {
+        return new AskedResponse(thoughts.rescue(form.commitmentId()));
     }
-
-    record PromiseForm(String template) {}
 
     /** Asks when a new build from a template would be ready. */
     @PostMapping("/thoughts/promise")
-    Asked promise(@RequestBody PromiseForm form) {
-        return new Asked(thoughts.promise(form.template()));
+    AskedResponse promise(@RequestBody PromiseRequest form) {
+        return new AskedResponse(thoughts.promise(form.template()));
     }
 
     @PostMapping("/thoughts/{id}/stop")
@@ -96,7 +68,7 @@ class ThoughtController {
 
     @PostMapping("/thoughts/{id}/try")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void attempt(@PathVariable String id, @RequestBody TryForm form) {
+    void attempt(@PathVariable String id, @RequestBody TryRequest form) {
         thoughts.attempt(id, form.index());
     }
 }

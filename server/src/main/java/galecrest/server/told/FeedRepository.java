@@ -15,17 +15,7 @@ class FeedRepository {
         this.db = db;
     }
 
-    /** Whose calendar a feed is. */
-    enum Kind {
-        PERSON,
-        STATION,
-        BUILD
-    }
-
-    /** A feed by its private link. */
-    record Feed(String token, Kind kind, String subject, Instant madeAt) {}
-
-    void insert(String token, Kind kind, String subject, Instant at) {
+    void insert(String token, FeedKind kind, String subject, Instant at) {
         db.sql("insert into feed (token, kind, subject, made_at) values (:token, :kind, :subject, :at)")
                 .param("token", token)
                 .param("kind", kind.name())
@@ -40,16 +30,16 @@ class FeedRepository {
                 .update();
     }
 
-    Optional<Feed> find(String token) {
+    Optional<FeedRow> find(String token) {
         return db.sql("select * from feed where token = :token")
                 .param("token", token)
-                .query(Feed.class)
+                .query(FeedRow.class)
                 .optional();
     }
 
-    List<Feed> all() {
+    List<FeedRow> all() {
         return db.sql("select * from feed order by kind, made_at")
-                .query(Feed.class)
+                .query(FeedRow.class)
                 .list();
     }
 }

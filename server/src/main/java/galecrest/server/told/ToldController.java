@@ -24,23 +24,16 @@ class ToldController {
         this.told = told;
     }
 
-    record FeedForm(FeedRepository.Kind kind, String subject) {}
-
-    record FeedView(String token, FeedRepository.Kind kind, String subject) {}
-
-    /** Where the calendar can be read, from the root of the server. */
-    record AddedFeed(String path) {}
-
     @GetMapping("/api/feeds")
-    List<FeedView> feeds() {
+    List<FeedResponse> feeds() {
         return told.feeds().stream()
-                .map(f -> new FeedView(f.token(), f.kind(), f.subject()))
+                .map(f -> new FeedResponse(f.token(), f.kind(), f.subject()))
                 .toList();
     }
 
     @PostMapping("/api/feeds")
-    AddedFeed add(@RequestBody FeedForm form) {
-        return new AddedFeed("/feeds/" + told.addFeed(form.kind(), form.subject()) + ".ics");
+    AddedFeedResponse add(@RequestBody FeedRequest form) {
+        return new AddedFeedResponse("/feeds/" + told.addFeed(form.kind(), form.subject()) + ".ics");
     }
 
     @DeleteMapping("/api/feeds/{token}")

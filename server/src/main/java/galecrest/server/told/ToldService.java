@@ -49,13 +49,13 @@ class ToldService {
     }
 
     @ManagerOnly
-    List<FeedRepository.Feed> feeds() {
+    List<FeedRow> feeds() {
         return feeds.all();
     }
 
     /** Makes a private link to the calendar of a person, a station or a build. */
     @ManagerOnly
-    String addFeed(FeedRepository.Kind kind, String subject) {
+    String addFeed(FeedKind kind, String subject) {
         String name = name(plans.current().shop(), kind, subject).orElseThrow(() -> new NotThere("calendar"));
         String token = NewId.secret();
         journal.change("made a calendar link for " + name, () -> feeds.insert(token, kind, subject, clock.instant()));
@@ -66,14 +66,14 @@ class ToldService {
     void removeFeed(String token) {
         ShopSnapshot shop = plans.current().shop();
         journal.judge(() -> {
-            FeedRepository.Feed feed = feeds.find(token).orElseThrow(() -> new NotThere("calendar link"));
+            FeedRow feed = feeds.find(token).orElseThrow(() -> new NotThere("calendar link"));
             feeds.delete(token);
             return "revoked a calendar link for "
                     + name(shop, feed.kind(), feed.subject()).orElse("somebody gone");
         });
     }
 
-    private static Optional<String> name(ShopSnapshot shop, FeedRepository.Kind kind, String subject) {
+    private static Optional<String> name(ShopSnapshot shop, FeedKind kind, String subject) {
         return switch (kind) {
             case PERSON ->
                 shop.people().stream()
@@ -105,7 +105,7 @@ class ToldService {
         });
     }
 
-    private static List<CalendarFile.Entry> entries(PlanService.Current told, FeedRepository.Feed feed) {
+    private static List<CalendarFile.Entry> entries(PlanService.Current told, FeedRow feed) {
         ShopSnapshot shop = told.shop();
         ReasonText words = new ReasonText(shop);
         Map<WorkId, Work> works = new HashMap<>();

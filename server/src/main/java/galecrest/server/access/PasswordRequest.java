@@ -1,0 +1,3 @@
+package galecrest.server.access;
+
+record PasswordRequest(String old, String next) {}

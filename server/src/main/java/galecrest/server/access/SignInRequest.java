@@ -1,0 +1,3 @@
+package galecrest.server.access;
+
+record SignInRequest(String username, String password) {}

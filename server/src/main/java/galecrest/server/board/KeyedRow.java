@@ -1,0 +1,3 @@
+package galecrest.server.board;
+
+record KeyedRow<T>(String key, T value) {}

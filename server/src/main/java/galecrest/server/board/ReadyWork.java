@@ -1,0 +1,3 @@
+package galecrest.server.board;
+
+public record ReadyWork(String workId, boolean own) {}

@@ -1,0 +1,4 @@
+package galecrest.server.board;
+
+/** What was undone, in words. */
+record UndoneResponse(String summary) {}

@@ -1,0 +1,3 @@
+package galecrest.server.build;
+
+record AddedResponse(String id) {}

@@ -1,0 +1,13 @@
+package galecrest.server.build;
+
+import galecrest.core.work.Commitment;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** A new build; the template and the first date may be left out. */
+record NewBuildRequest(
+        BuildRequest build,
+        @Nullable String template,
+        @Nullable String dateName,
+        Commitment.@Nullable Kind dateKind,
+        @Nullable Instant dateDue) {}

@@ -1,0 +1,3 @@
+package galecrest.server.customer;
+
+record AnswerRequest(boolean accept, String name, String note) {}

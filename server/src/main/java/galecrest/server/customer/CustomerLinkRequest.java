@@ -1,0 +1,3 @@
+package galecrest.server.customer;
+
+record CustomerLinkRequest(int days, boolean money) {}

@@ -1,0 +1,4 @@
+package galecrest.server.customer;
+
+/** What an open link shows. */
+record CustomerLinkRow(String buildId, boolean money) {}

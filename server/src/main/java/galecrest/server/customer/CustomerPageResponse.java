@@ -1,0 +1,25 @@
+package galecrest.server.customer;
+
+import galecrest.server.money.CustomerChange;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** All that a customer sees. */
+record CustomerPageResponse(
+        String shop,
+        String zone,
+        Instant now,
+        String car,
+        String number,
+        int done,
+        int total,
+        List<CustomerStage> stages,
+        List<String> doing,
+        List<String> next,
+        List<String> waitsForYou,
+        List<CustomerDate> dates,
+        List<CustomerChange> changes,
+        List<CustomerPhoto> photos,
+        String currency,
+        @Nullable CustomerMoney money) {}

@@ -1,0 +1,3 @@
+package galecrest.server.customer;
+
+record CustomerStage(String name, int done, int total) {}

@@ -1,0 +1,3 @@
+package galecrest.server.money;
+
+record BuildRow(String id, String name) {}

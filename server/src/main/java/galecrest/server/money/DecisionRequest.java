@@ -1,0 +1,3 @@
+package galecrest.server.money;
+
+record DecisionRequest(boolean accept, String note) {}

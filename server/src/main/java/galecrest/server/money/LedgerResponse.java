@@ -1,0 +1,15 @@
+package galecrest.server.money;
+
+import java.math.BigDecimal;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+record LedgerResponse(
+        String buildId,
+        LedgerSummary summary,
+        @Nullable EstimateView estimate,
+        EstimateRequest proposed,
+        BigDecimal tax,
+        List<LedgerLine> lines,
+        List<ChangeOrderView> changes,
+        List<PaymentView> payments) {}

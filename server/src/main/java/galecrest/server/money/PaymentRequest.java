@@ -1,0 +1,5 @@
+package galecrest.server.money;
+
+import java.math.BigDecimal;
+
+record PaymentRequest(BigDecimal amount, String note) {}

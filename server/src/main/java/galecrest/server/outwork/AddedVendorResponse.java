@@ -1,0 +1,3 @@
+package galecrest.server.outwork;
+
+record AddedVendorResponse(String id) {}

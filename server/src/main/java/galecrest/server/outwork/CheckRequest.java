@@ -1,0 +1,3 @@
+package galecrest.server.outwork;
+
+record CheckRequest(CheckSide side, String item, boolean done, String answer) {}

@@ -1,0 +1,6 @@
+package galecrest.server.outwork;
+
+enum CheckSide {
+    SEND,
+    RETURN
+}

@@ -1,0 +1,3 @@
+package galecrest.server.outwork;
+
+record ImportedOutworkResponse(int works) {}

@@ -1,0 +1,10 @@
+package galecrest.server.outwork;
+
+import java.math.BigDecimal;
+import org.jspecify.annotations.Nullable;
+
+record OutworkSheetRequest(
+        String specification,
+        String driver,
+        boolean trailer,
+        @Nullable BigDecimal price) {}

@@ -1,0 +1,15 @@
+package galecrest.server.parts;
+
+import galecrest.core.parts.PartState;
+import java.util.List;
+
+record ArrivalResponse(
+        String id,
+        String buildId,
+        String name,
+        PartState state,
+        int quantity,
+        int received,
+        String vendor,
+        String specification,
+        List<MateView> mates) {}

@@ -1,0 +1,3 @@
+package galecrest.server.parts;
+
+record BoughtRequest(boolean bought) {}

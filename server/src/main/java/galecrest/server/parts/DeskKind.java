@@ -1,0 +1,6 @@
+package galecrest.server.parts;
+
+enum DeskKind {
+    PART,
+    OUTWORK
+}

@@ -1,0 +1,5 @@
+package galecrest.server.parts;
+
+import galecrest.core.mate.MateKind;
+
+record MateRequest(String place, MateKind kind, String there, String comes) {}

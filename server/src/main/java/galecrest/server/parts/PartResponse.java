@@ -1,0 +1,22 @@
+package galecrest.server.parts;
+
+import galecrest.core.parts.PartState;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Everything about one part line. */
+record PartResponse(
+        String id,
+        List<MateView> mates,
+        List<VendorWord> words,
+        List<InspectionView> inspections,
+        List<MailResponse> mails,
+        List<PartState> next,
+        @Nullable String held,
+        @Nullable String overrideReason,
+        @Nullable Instant orderedAt,
+        @Nullable Instant promisedAt,
+        @Nullable String takenFrom,
+        String insteadOf,
+        List<MateKindView> kinds) {}

@@ -1,0 +1,3 @@
+package galecrest.server.people;
+
+record AddedPersonResponse(String id) {}

@@ -1,0 +1,3 @@
+package galecrest.server.photo;
+
+record TakenResponse(String id) {}

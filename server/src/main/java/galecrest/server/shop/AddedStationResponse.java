@@ -1,0 +1,3 @@
+package galecrest.server.shop;
+
+record AddedStationResponse(String id) {}

@@ -1,0 +1,3 @@
+package galecrest.server.thinking;
+
+record HarderRequest(int seconds) {}

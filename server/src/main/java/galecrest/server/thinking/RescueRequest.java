@@ -1,0 +1,3 @@
+package galecrest.server.thinking;
+
+record RescueRequest(String commitmentId) {}

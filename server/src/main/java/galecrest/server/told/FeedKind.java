@@ -1,0 +1,8 @@
+package galecrest.server.told;
+
+/** Whose calendar a feed is. */
+enum FeedKind {
+    PERSON,
+    STATION,
+    BUILD
+}

@@ -1,0 +1,3 @@
+package galecrest.server.told;
+
+record FeedRequest(FeedKind kind, String subject) {}

@@ -1,0 +1,3 @@
+package galecrest.server.told;
+
+record FeedResponse(String token, FeedKind kind, String subject) {}
