@@ -13,7 +13,7 @@ import galecrest.core.work.PinId;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.server.Galecrest;
-import galecrest.server.exchange.CoreJson;
+import galecrest.server.json.CoreJson;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;

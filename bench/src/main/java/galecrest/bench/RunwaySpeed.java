@@ -13,7 +13,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.work.Job;
 import galecrest.core.work.Work;
 import galecrest.server.Galecrest;
-import galecrest.server.exchange.CoreJson;
+import galecrest.server.json.CoreJson;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -34,7 +34,7 @@ class ArchitectureTest {
             "time",
             "units",
             "people",
-            "outwork",
+            "vendor",
             "parts",
             "shop",
             "build",

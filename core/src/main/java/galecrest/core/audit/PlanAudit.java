@@ -1,7 +1,5 @@
 package galecrest.core.audit;
 
-import galecrest.core.outwork.Vendor;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -10,6 +8,8 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.vendor.Vendor;
+import galecrest.core.vendor.VendorId;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;

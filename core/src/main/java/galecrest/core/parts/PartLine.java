@@ -1,8 +1,8 @@
 package galecrest.core.parts;
 
-import galecrest.core.outwork.VendorId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
+import galecrest.core.vendor.VendorId;
 import java.util.Optional;
 
 /**

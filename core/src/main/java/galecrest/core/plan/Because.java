@@ -1,10 +1,10 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Zone;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
+import galecrest.core.vendor.VendorId;
 import galecrest.core.work.PinId;
 import galecrest.core.work.ReasonTag;
 import galecrest.core.work.WorkId;

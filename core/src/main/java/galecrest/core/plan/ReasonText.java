@@ -2,7 +2,6 @@ package galecrest.core.plan;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
-import galecrest.core.outwork.Vendor;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -10,6 +9,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
+import galecrest.core.vendor.Vendor;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.ReasonTag;

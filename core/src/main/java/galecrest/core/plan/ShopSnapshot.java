@@ -1,13 +1,13 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Build;
-import galecrest.core.outwork.Vendor;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Arrival;
+import galecrest.core.vendor.Vendor;
+import galecrest.core.vendor.VendorId;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;

@@ -1,6 +1,5 @@
 package galecrest.core.risk;
 
-import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
@@ -10,6 +9,7 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.SerialScheduler;
 import galecrest.core.time.Span;
+import galecrest.core.vendor.OfferedSlot;
 import galecrest.core.work.Outwork;
 import java.time.Instant;
 import java.util.ArrayList;

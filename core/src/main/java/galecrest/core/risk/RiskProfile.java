@@ -1,6 +1,6 @@
 package galecrest.core.risk;
 
-import galecrest.core.outwork.OfferedSlot;
+import galecrest.core.vendor.OfferedSlot;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.WorkId;
 import java.time.Instant;

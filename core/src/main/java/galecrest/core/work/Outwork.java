@@ -2,10 +2,10 @@ package galecrest.core.work;
 
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
+import galecrest.core.vendor.VendorId;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;

@@ -2,7 +2,6 @@ package galecrest.core.insight;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.outwork.VendorRecord;
 import galecrest.core.parts.PartState;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
@@ -10,6 +9,7 @@ import galecrest.core.plan.Shops;
 import galecrest.core.plan.WarmStart;
 import galecrest.core.planner.Planner;
 import galecrest.core.time.Arrival;
+import galecrest.core.vendor.VendorRecord;
 import galecrest.core.work.CommitmentId;
 import java.time.Duration;
 import java.time.Instant;

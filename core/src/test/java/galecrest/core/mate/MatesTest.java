@@ -131,7 +131,7 @@ class MatesTest {
                 "ENVELOPE | room 320x220x160 | room 320x220x160 | Unknown",
             })
     void sidesAreJudged(MateKind kind, String there, String comes, String verdict) {
-        Verdict judged = Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes));
+        Verdict judged = Mates.judge(kind, JointSideParser.read(kind, there), JointSideParser.read(kind, comes));
         assertThat(judged.getClass().getSimpleName()).as(judged.said()).isEqualTo(verdict);
     }
 
@@ -140,8 +140,8 @@ class MatesTest {
     void aFitSaysItsClearance() {
         Verdict fit = Mates.judge(
                 MateKind.BORE_AND_SHAFT,
-                Ends.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"),
-                Ends.read(MateKind.BORE_AND_SHAFT, "shaft 24.980..24.993"));
+                JointSideParser.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"),
+                JointSideParser.read(MateKind.BORE_AND_SHAFT, "shaft 24.980..24.993"));
         assertThat(fit.said()).isEqualTo("clearance 0.007 mm to 0.041 mm");
     }
 
@@ -160,8 +160,8 @@ class MatesTest {
     void aFitIsNamedAsTheIsoTablesHaveIt(String letter, String shaft, String said) {
         Verdict fit = Mates.judge(
                 MateKind.BORE_AND_SHAFT,
-                Ends.read(MateKind.BORE_AND_SHAFT, "shaft " + shaft),
-                Ends.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"));
+                JointSideParser.read(MateKind.BORE_AND_SHAFT, "shaft " + shaft),
+                JointSideParser.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"));
         assertThat(fit.said()).as("25 H7/%s", letter).isEqualTo(said);
     }
 
@@ -179,7 +179,8 @@ class MatesTest {
     }
 
     private static String said(MateKind kind, String there, String comes) {
-        return Mates.judge(kind, Ends.read(kind, there), Ends.read(kind, comes)).said();
+        return Mates.judge(kind, JointSideParser.read(kind, there), JointSideParser.read(kind, comes))
+                .said();
     }
 
     /** What one side is to the other, the other is to the one. */
@@ -197,14 +198,16 @@ class MatesTest {
                 "VOLTAGE | 24 V | takes 10..16 V"
             })
     void theSidesMayBeNamedInEitherOrder(MateKind kind, String one, String other) {
-        assertThat(Mates.judge(kind, Ends.read(kind, other), Ends.read(kind, one)))
-                .hasSameClassAs(Mates.judge(kind, Ends.read(kind, one), Ends.read(kind, other)));
+        assertThat(Mates.judge(kind, JointSideParser.read(kind, other), JointSideParser.read(kind, one)))
+                .hasSameClassAs(Mates.judge(kind, JointSideParser.read(kind, one), JointSideParser.read(kind, other)));
     }
 
     @Test
     void anAdapterIsNamedByItsEnds() {
         Verdict verdict = Mates.judge(
-                MateKind.THREAD, Ends.read(MateKind.THREAD, "-8 AN male"), Ends.read(MateKind.THREAD, "-10 AN female"));
+                MateKind.THREAD,
+                JointSideParser.read(MateKind.THREAD, "-8 AN male"),
+                JointSideParser.read(MateKind.THREAD, "-10 AN female"));
         assertThat(verdict.said()).isEqualTo("Needs an adapter: 3/4-16 (−8) female to 7/8-14 (−10) male.");
     }
 
@@ -225,8 +228,8 @@ class MatesTest {
                 "FLANGE | wide"
             })
     void whatIsNoSuchSideIsRefusedWithAnExample(MateKind kind, String text) {
-        assertThatThrownBy(() -> Ends.read(kind, text))
-                .isInstanceOf(Ends.Unreadable.class)
+        assertThatThrownBy(() -> JointSideParser.read(kind, text))
+                .isInstanceOf(JointSideParser.Unreadable.class)
                 .hasMessageContaining(kind.example());
     }
 

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.params.provider.Arguments.arguments;
 
 import galecrest.core.build.Zone;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
+import galecrest.core.vendor.VendorId;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.PinId;
 import galecrest.core.work.ReasonTag;

@@ -1,6 +1,6 @@
 package galecrest.server.access;
 
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -55,10 +55,10 @@ class AccessController {
         }
         if (result instanceof AccountService.LockedOut locked) {
             long minutes = Math.max(1, locked.remains().plusSeconds(59).toMinutes());
-            throw new BadInput(
+            throw new ValidationException(
                     "password", "Too many wrong passwords. This name is locked here for about " + minutes + " min.");
         }
-        throw new BadInput("password", "That user name and password do not go together.");
+        throw new ValidationException("password", "That user name and password do not go together.");
     }
 
     @PostMapping("/password")

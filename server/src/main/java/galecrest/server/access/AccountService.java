@@ -1,6 +1,6 @@
 package galecrest.server.access;
 
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -33,7 +33,7 @@ public class AccountService {
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
     private final SignInRepository signIns;
     private final SessionService sessions;
     private final String unknownPassword;
@@ -44,7 +44,7 @@ public class AccountService {
             SessionService sessions,
             PasswordEncoder passwords,
             Clock clock,
-            Who who) {
+            CurrentUser who) {
         this.signIns = signIns;
         this.sessions = sessions;
         this.accounts = accounts;
@@ -101,7 +101,7 @@ public class AccountService {
         String username = who.account().username();
         String stored = accounts.find(username).orElseThrow().password();
         if (!passwords.matches(old, stored)) {
-            throw new BadInput("old", "That is not the password you have now.");
+            throw new ValidationException("old", "That is not the password you have now.");
         }
         accounts.password(username, encoded("next", next));
         sessions.end(username, who.session());
@@ -121,10 +121,10 @@ public class AccountService {
     /** The same without asking who does it: for the first account, when nobody is there yet. */
     void saveFirst(Account account, String password) {
         if (!account.username().matches("[a-z0-9._-]{2,40}")) {
-            throw new BadInput("username", "A user name has 2 to 40 of the characters a–z, 0–9, dot, dash.");
+            throw new ValidationException("username", "A user name has 2 to 40 of the characters a–z, 0–9, dot, dash.");
         }
         if (account.name().isBlank() || account.name().length() > LONGEST_NAME) {
-            throw new BadInput("name", "A name has 1 to " + LONGEST_NAME + " characters.");
+            throw new ValidationException("name", "A name has 1 to " + LONGEST_NAME + " characters.");
         }
         accounts.save(account, encoded("password", password));
         sessions.end(account.username(), "");
@@ -145,7 +145,7 @@ public class AccountService {
         // What keeps it can tell apart no more than 72 bytes.
         int bytes = password.getBytes(StandardCharsets.UTF_8).length;
         if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
-            throw new BadInput(
+            throw new ValidationException(
                     field,
                     "A password has " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
                             + " characters; one with an accent counts as two.");

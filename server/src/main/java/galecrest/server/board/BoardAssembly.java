@@ -3,7 +3,6 @@ package galecrest.server.board;
 import galecrest.core.build.Zone;
 import galecrest.core.insight.CarStatus;
 import galecrest.core.insight.Load;
-import galecrest.core.outwork.VendorRecord;
 import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
@@ -14,6 +13,7 @@ import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
+import galecrest.core.vendor.VendorRecord;
 import galecrest.core.work.Job;
 import galecrest.core.work.LinkId;
 import galecrest.core.work.Outwork;
@@ -40,6 +40,7 @@ final class BoardAssembly {
     private final PlanService.Current current;
     private final PlanService plans;
     private final BoardRepository record;
+    private final String shopName;
     private final ShopSnapshot shop;
     private final Plan plan;
     private final ReasonText words;
@@ -51,7 +52,9 @@ final class BoardAssembly {
      *
      * @param told whether only what people have been told is on it, and nothing of a draft
      */
-    BoardAssembly(PlanService.Current current, PlanService plans, BoardRepository record, boolean told) {
+    BoardAssembly(
+            PlanService.Current current, PlanService plans, BoardRepository record, String shopName, boolean told) {
+        this.shopName = shopName;
         this.told = told;
         this.current = told ? PlanService.told(current) : current;
         this.plans = plans;
@@ -70,7 +73,7 @@ final class BoardAssembly {
                 current.change(),
                 shop.now(),
                 shop.zone().getId(),
-                record.shopName(),
+                shopName,
                 draft(),
                 brief(commitments),
                 cars(),

@@ -16,11 +16,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class BoardController {
     private final BoardService boards;
-    private final AheadService ahead;
+    private final ForecastService ahead;
     private final PlanService plans;
     private final Journal journal;
 
-    BoardController(BoardService boards, AheadService ahead, PlanService plans, Journal journal) {
+    BoardController(BoardService boards, ForecastService ahead, PlanService plans, Journal journal) {
         this.boards = boards;
         this.ahead = ahead;
         this.plans = plans;

@@ -19,10 +19,6 @@ class BoardRepository {
         this.db = db;
     }
 
-    String shopName() {
-        return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
-    }
-
     Map<String, CarRow> cars() {
         return byId(db.sql("""
                                 select b.id, b.body, b.customer, b.discipline, b.version,

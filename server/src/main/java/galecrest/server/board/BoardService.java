@@ -5,12 +5,13 @@ import galecrest.core.people.WorkingDay;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.ReasonText;
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
-import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -30,7 +31,8 @@ public class BoardService {
 
     private final PlanService plans;
     private final BoardRepository record;
-    private final Who who;
+    private final NameRepository names;
+    private final CurrentUser who;
     private final Journal journal;
     private @Nullable Board known;
     private @Nullable Board toldBoard;
@@ -41,9 +43,10 @@ public class BoardService {
         }
     };
 
-    BoardService(PlanService plans, BoardRepository record, Who who, Journal journal) {
+    BoardService(PlanService plans, BoardRepository record, NameRepository names, CurrentUser who, Journal journal) {
         this.journal = journal;
         this.plans = plans;
+        this.names = names;
         this.record = record;
         this.who = who;
     }
@@ -59,7 +62,7 @@ public class BoardService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Board fresh = plans.beside(now -> new BoardAssembly(now, plans, record, hand).board());
+        Board fresh = plans.beside(now -> new BoardAssembly(now, plans, record, names.shop(), hand).board());
         if (hand) {
             toldBoard = fresh;
         } else {
@@ -94,7 +97,8 @@ public class BoardService {
         Board.PersonView me = board.people().stream()
                 .filter(p -> p.id().equals(mine))
                 .findFirst()
-                .orElseThrow(() -> new BadInput("person", "This account belongs to nobody on the list of people."));
+                .orElseThrow(() ->
+                        new ValidationException("person", "This account belongs to nobody on the list of people."));
         ZoneId zone = ZoneId.of(board.zone());
         LocalDate lastDay = nextDayIn(new PersonId(me.id()), board.now(), zone);
         List<String> now = new ArrayList<>();

@@ -1,6 +1,5 @@
 package galecrest.server.build;
 
-import galecrest.core.build.Gate;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.Optional;
@@ -104,26 +103,6 @@ class BuildRepository {
 
     boolean called(String id, Instant at) {
         return db.sql("update promised_call set done_at = :at where id = :id and done_at is null")
-                        .param("id", id)
-                        .param("at", Timestamp.from(at))
-                        .update()
-                > 0;
-    }
-
-    void insertForNow(String id, String build, String what, Gate gate, Instant at) {
-        db.sql("""
-                        insert into fitted_for_now (id, build_id, what, reason, gate, at)
-                        values (:id, :build, :what, '', :gate, :at)""")
-                .param("id", id)
-                .param("build", build)
-                .param("what", what)
-                .param("gate", gate.name())
-                .param("at", Timestamp.from(at))
-                .update();
-    }
-
-    boolean madeGood(String id, Instant at) {
-        return db.sql("update fitted_for_now set made_good_at = :at where id = :id and made_good_at is null")
                         .param("id", id)
                         .param("at", Timestamp.from(at))
                         .update()

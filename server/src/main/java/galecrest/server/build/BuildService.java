@@ -6,9 +6,9 @@ import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.ChangedMeanwhile;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,22 +18,24 @@ import org.springframework.stereotype.Service;
 @Service
 public class BuildService {
     private final BuildRepository builds;
+    private final FittedForNowRepository fittedForNow;
     private final Journal journal;
     private final Clock clock;
 
-    BuildService(BuildRepository builds, Journal journal, Clock clock) {
+    BuildService(BuildRepository builds, FittedForNowRepository fittedForNow, Journal journal, Clock clock) {
         this.builds = builds;
+        this.fittedForNow = fittedForNow;
         this.journal = journal;
         this.clock = clock;
     }
 
     @ManagerOnly
     void change(String id, BuildRequest form) {
-        BadInput.throwIfAny(problems(form));
+        ValidationException.throwIfAny(problems(form));
         journal.change("changed the build " + form.name(), () -> {
-            builds.name(id).orElseThrow(() -> new NotThere("build"));
+            builds.name(id).orElseThrow(() -> new NotFoundException("build"));
             if (!builds.update(id, form)) {
-                throw new ChangedMeanwhile("Somebody else changed this build meanwhile.", 0, List.of());
+                throw new ConflictException("Somebody else changed this build meanwhile.", 0, List.of());
             }
         });
     }
@@ -41,7 +43,7 @@ public class BuildService {
     /** Adds a build without work. */
     @ManagerOnly
     public String add(BuildRequest form) {
-        BadInput.throwIfAny(problems(form));
+        ValidationException.throwIfAny(problems(form));
         String id = NewId.next();
         journal.change("took in " + (form.number() + " " + form.name()).strip(), () -> builds.insert(id, form));
         return id;
@@ -50,7 +52,7 @@ public class BuildService {
     @ManagerOnly
     void remove(String id) {
         journal.judge(() -> {
-            String name = builds.name(id).orElseThrow(() -> new NotThere("build"));
+            String name = builds.name(id).orElseThrow(() -> new NotFoundException("build"));
             builds.delete(id);
             return "removed the build " + name;
         });
@@ -81,10 +83,10 @@ public class BuildService {
     }
 
     @LeadOrManager
-    String addCommitment(CommitmentRequest form) {
+    public String addCommitment(CommitmentRequest form) {
         check(form);
         String id = NewId.next();
-        String build = builds.name(form.buildId()).orElseThrow(() -> new NotThere("build"));
+        String build = builds.name(form.buildId()).orElseThrow(() -> new NotFoundException("build"));
         journal.change("promised " + form.name() + " for " + build, () -> builds.insertCommitment(id, form));
         return id;
     }
@@ -94,7 +96,7 @@ public class BuildService {
         check(form);
         journal.change("changed the date " + form.name(), () -> {
             if (!builds.updateCommitment(id, form)) {
-                throw new ChangedMeanwhile("Somebody else changed or removed this date meanwhile.", 0, List.of());
+                throw new ConflictException("Somebody else changed or removed this date meanwhile.", 0, List.of());
             }
         });
     }
@@ -102,7 +104,7 @@ public class BuildService {
     @LeadOrManager
     void removeCommitment(String id) {
         journal.judge(() -> {
-            String name = builds.commitmentName(id).orElseThrow(() -> new NotThere("date"));
+            String name = builds.commitmentName(id).orElseThrow(() -> new NotFoundException("date"));
             builds.deleteCommitment(id);
             return "took back the date " + name;
         });
@@ -119,14 +121,14 @@ public class BuildService {
         if (!(form.weight() > 0 && form.weight() <= 100)) {
             problems.add(new Problem("weight", "The weight is more than 0 and at most 100."));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
     }
 
     @LeadOrManager
     void called(String id) {
         journal.change("made a promised call", () -> {
             if (!builds.called(id, clock.instant())) {
-                throw new NotThere("promised call");
+                throw new NotFoundException("promised call");
             }
         });
     }
@@ -134,14 +136,14 @@ public class BuildService {
     @LeadOrManager
     void madeGood(String id) {
         journal.change("made good what was fitted for now", () -> {
-            if (!builds.madeGood(id, clock.instant())) {
-                throw new NotThere("thing fitted for now");
+            if (!fittedForNow.madeGood(id, clock.instant())) {
+                throw new NotFoundException("thing fitted for now");
             }
         });
     }
 
     /** Notes that something was fitted that must be made good before the gate. */
-    void fittedForNow(String build, String what, Gate gate) {
-        builds.insertForNow(NewId.next(), build, what, gate, clock.instant());
+    public void fittedForNow(String build, String what, Gate gate) {
+        fittedForNow.insert(build, what, "", gate, clock.instant());
     }
 }

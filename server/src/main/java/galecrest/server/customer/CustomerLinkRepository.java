@@ -84,8 +84,4 @@ class CustomerLinkRepository {
                         select p.id, caption, at, width, height from photo p join released_photo r on r.photo_id = p.id
                         where build_id = :build order by at desc, p.id""").param("build", build).query(CustomerPhoto.class).list();
     }
-
-    String shopName() {
-        return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
-    }
 }

@@ -1,11 +1,11 @@
 package galecrest.server.customer;
 
 import galecrest.server.NewId;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
-import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -23,9 +23,9 @@ class CustomerLinkService {
     private final CustomerLinkRepository links;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
-    CustomerLinkService(CustomerLinkRepository links, Journal journal, Clock clock, Who who) {
+    CustomerLinkService(CustomerLinkRepository links, Journal journal, Clock clock, CurrentUser who) {
         this.links = links;
         this.journal = journal;
         this.clock = clock;
@@ -39,9 +39,9 @@ class CustomerLinkService {
 
     @ManagerOnly
     MadeLinkResponse make(String build, CustomerLinkRequest form) {
-        String name = links.build(build).orElseThrow(() -> new NotThere("build"));
+        String name = links.build(build).orElseThrow(() -> new NotFoundException("build"));
         if (form.days() < 1 || form.days() > MOST_DAYS) {
-            throw new BadInput("days", "A link lasts 1 to " + MOST_DAYS + " days.");
+            throw new ValidationException("days", "A link lasts 1 to " + MOST_DAYS + " days.");
         }
         String token = NewId.secret();
         String id = NewId.next();
@@ -62,14 +62,14 @@ class CustomerLinkService {
     void revoke(String id) {
         journal.change("revoked a customer's link", () -> {
             if (!links.revoke(id, clock.instant())) {
-                throw new NotThere("link");
+                throw new NotFoundException("link");
             }
         });
     }
 
     /** What the link reaches; the answer is the same whether it never was, has ended or was revoked. */
     CustomerLinkRow open(String token) {
-        return links.open(hash(token), clock.instant()).orElseThrow(() -> new NotThere("page"));
+        return links.open(hash(token), clock.instant()).orElseThrow(() -> new NotFoundException("page"));
     }
 
     private static String hash(String token) {

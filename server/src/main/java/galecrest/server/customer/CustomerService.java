@@ -11,16 +11,17 @@ import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.background.OddsService;
+import galecrest.server.background.OddsView;
 import galecrest.server.money.ChangeOrderService;
 import galecrest.server.money.CustomerChange;
 import galecrest.server.money.MoneyService;
-import galecrest.server.paper.Sheet;
+import galecrest.server.pdf.PdfSheet;
 import galecrest.server.photo.PhotoService;
 import galecrest.server.plan.PlanService;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
-import galecrest.server.thinking.OddsService;
-import galecrest.server.thinking.OddsView;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -49,6 +50,7 @@ class CustomerService {
     private final ChangeOrderService changes;
     private final MoneyService money;
     private final PhotoService photos;
+    private final NameRepository names;
 
     CustomerService(
             CustomerLinkService links,
@@ -57,7 +59,9 @@ class CustomerService {
             OddsService odds,
             ChangeOrderService changes,
             MoneyService money,
-            PhotoService photos) {
+            PhotoService photos,
+            NameRepository names) {
+        this.names = names;
         this.links = links;
         this.record = record;
         this.plans = plans;
@@ -77,12 +81,12 @@ class CustomerService {
         Build build = now.shop().builds().stream()
                 .filter(b -> b.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new NotThere("page"));
+                .orElseThrow(() -> new NotFoundException("page"));
         List<Work> works =
                 now.shop().works().stream().filter(w -> w.build().equals(id)).toList();
         List<CustomerChange> orders = own(now, id, changes.of(link.buildId()));
         return new CustomerPageResponse(
-                record.shopName(),
+                names.shop(),
                 now.shop().zone().getId(),
                 now.shop().now(),
                 build.name(),
@@ -177,7 +181,7 @@ class CustomerService {
     void answer(String token, String id, AnswerRequest form) {
         CustomerLinkRow link = links.open(token);
         if (form.name().isBlank() || form.name().length() > 80) {
-            throw new BadInput("name", "Please write your name, so that the shop knows who answered.");
+            throw new ValidationException("name", "Please write your name, so that the shop knows who answered.");
         }
         SecurityContext before = SecurityContextHolder.getContext();
         SecurityContext customer = SecurityContextHolder.createEmptyContext();
@@ -210,7 +214,7 @@ class CustomerService {
     private byte[] report(CustomerLinkRow link) {
         CustomerPageResponse page = page(link);
         ZoneId zone = ZoneId.of(page.zone());
-        Sheet sheet = Sheet.titled((page.number() + " " + page.car()).strip())
+        PdfSheet sheet = PdfSheet.titled((page.number() + " " + page.car()).strip())
                 .line(page.shop() + ", " + day(page.now(), zone))
                 .line(page.done() + " of " + page.total() + " jobs are done.");
         list(sheet, "Going on now", page.doing());
@@ -243,7 +247,7 @@ class CustomerService {
         return sheet.pdf();
     }
 
-    private static void list(Sheet sheet, String heading, List<String> lines) {
+    private static void list(PdfSheet sheet, String heading, List<String> lines) {
         if (!lines.isEmpty()) {
             sheet.heading(heading);
             lines.forEach(l -> sheet.line("- " + l));

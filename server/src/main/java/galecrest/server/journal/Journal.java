@@ -1,7 +1,8 @@
 package galecrest.server.journal;
 
-import galecrest.server.access.Who;
-import galecrest.server.problem.BadInput;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
+import galecrest.server.problem.ValidationException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
@@ -26,9 +27,9 @@ public class Journal {
     private final JdbcClient db;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
-    Journal(JdbcClient db, PlatformTransactionManager transactions, Clock clock, Who who) {
+    Journal(JdbcClient db, PlatformTransactionManager transactions, Clock clock, CurrentUser who) {
         this.db = db;
         this.transaction = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -73,7 +74,8 @@ public class Journal {
                 .query(Entry.class)
                 .list();
         if (drafts.isEmpty()) {
-            throw new BadInput("draft", "There is no draft to drop: nothing but the record itself has changed.");
+            throw new ValidationException(
+                    "draft", "There is no draft to drop: nothing but the record itself has changed.");
         }
         change("dropped the draft", () -> {
             drafts.forEach(draft -> {
@@ -95,7 +97,7 @@ public class Journal {
                 .query((row, n) -> Optional.ofNullable(row.getString(1)))
                 .single();
         stuck.ifPresent(table -> {
-            throw new BadInput(
+            throw new ValidationException(
                     "undo",
                     "\"" + entry.summary() + "\" cannot be undone: somebody has changed the same since (in "
                             + table.replace('_', ' ') + ").");
@@ -197,11 +199,13 @@ public class Journal {
     }
 
     /** Takes the last change of this session back, unless somebody has changed the same since; returns its summary. */
+    @AnyHand
     public String undo() {
         return transaction.execute(status -> {
             lock();
             Entry last = lastOfSession()
-                    .orElseThrow(() -> new BadInput("undo", "There is nothing of this session left to undo."));
+                    .orElseThrow(
+                            () -> new ValidationException("undo", "There is nothing of this session left to undo."));
             open("undid: " + last.summary(), last.id());
             revert(last);
             return last.summary();

@@ -5,8 +5,8 @@ import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.work.Commitment;
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.SessionService;
-import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import java.util.Comparator;
@@ -38,7 +38,7 @@ class LiveService {
     private final Journal journal;
     private final PlanService plans;
     private final SessionService sessions;
-    private final Who who;
+    private final CurrentUser who;
     private final ConcurrentHashMap<Long, Screen> screens = new ConcurrentHashMap<>();
     private final AtomicLong numbers = new AtomicLong();
     private final ExecutorService senders =
@@ -49,7 +49,7 @@ class LiveService {
             });
     private PlanService.@Nullable Current last;
 
-    LiveService(Journal journal, PlanService plans, SessionService sessions, Who who) {
+    LiveService(Journal journal, PlanService plans, SessionService sessions, CurrentUser who) {
         this.journal = journal;
         this.plans = plans;
         this.sessions = sessions;

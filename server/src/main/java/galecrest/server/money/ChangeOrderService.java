@@ -8,16 +8,16 @@ import galecrest.core.sheet.JobSpec;
 import galecrest.core.shop.Problem;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
-import galecrest.server.access.Who;
-import galecrest.server.build.JobRequest;
-import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.DateEffect;
 import galecrest.server.plan.WhatIf;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.ChangedMeanwhile;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.work.JobRequest;
+import galecrest.server.work.WorkService;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -38,9 +38,10 @@ public class ChangeOrderService {
     private final WhatIf whatIf;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
-    ChangeOrderService(MoneyRepository money, WorkService works, WhatIf whatIf, Journal journal, Clock clock, Who who) {
+    ChangeOrderService(
+            MoneyRepository money, WorkService works, WhatIf whatIf, Journal journal, Clock clock, CurrentUser who) {
         this.money = money;
         this.works = works;
         this.whatIf = whatIf;
@@ -119,28 +120,29 @@ public class ChangeOrderService {
         if (form.skill().isBlank()) {
             problems.add(new Problem("skill", "Who does it: which skill?"));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
     }
 
     @ManagerOnly
     void decide(String id, boolean accept, String note) {
         if (note.isBlank()) {
-            throw new BadInput("note", "How did the customer say so? A word for the record.");
+            throw new ValidationException("note", "How did the customer say so? A word for the record.");
         }
-        decide(money.order(id).orElseThrow(() -> new NotThere("change order")), accept, note, who.name());
+        decide(money.order(id).orElseThrow(() -> new NotFoundException("change order")), accept, note, who.name());
     }
 
     /** The customer's own word, for a change order of this build. */
     public void decideAsCustomer(String build, String id, boolean accept, String name, String note) {
-        OrderRow order =
-                money.order(id).filter(o -> o.buildId().equals(build)).orElseThrow(() -> new NotThere("change order"));
+        OrderRow order = money.order(id)
+                .filter(o -> o.buildId().equals(build))
+                .orElseThrow(() -> new NotFoundException("change order"));
         decide(order, accept, note, name + " (customer)");
     }
 
     private void decide(OrderRow order, boolean accept, String note, String by) {
         journal.change((accept ? "accepted the change " : "refused the change ") + order.title(), () -> {
             if (!money.decide(order.id(), accept, note, by, clock.instant())) {
-                throw new ChangedMeanwhile(order.title() + " was decided already.", 0, List.of());
+                throw new ConflictException(order.title() + " was decided already.", 0, List.of());
             }
             if (accept) {
                 write(order.buildId(), order.form());

@@ -1,5 +1,6 @@
 package galecrest.server.money;
 
+import galecrest.server.AddedResponse;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -65,8 +66,8 @@ class MoneyController {
     }
 
     @PostMapping("/ledger/{build}/changes")
-    OfferedResponse offer(@PathVariable String build, @RequestBody ChangeOrderRequest form) {
-        return new OfferedResponse(changes.offer(build, form));
+    AddedResponse offer(@PathVariable String build, @RequestBody ChangeOrderRequest form) {
+        return new AddedResponse(changes.offer(build, form));
     }
 
     @PostMapping("/changes/{id}/decision")

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.Gate;
 import galecrest.server.NewId;
+import galecrest.server.SqlTime;
 import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
@@ -150,7 +151,7 @@ class MoneyRepository {
                 row.getString("skill"),
                 Gate.valueOf(row.getString("gate")),
                 row.getBigDecimal("parts"),
-                instant(row, "parts_at"),
+                SqlTime.instant(row, "parts_at"),
                 row.getBigDecimal("outwork"),
                 row.getBigDecimal("hour_rate"),
                 effect(row.getString("effect")),
@@ -158,7 +159,7 @@ class MoneyRepository {
                 row.getString("made_by"),
                 row.getTimestamp("made_at").toInstant(),
                 row.getString("decided_by"),
-                instant(row, "decided_at"),
+                SqlTime.instant(row, "decided_at"),
                 row.getString("decided_note"));
     }
 
@@ -231,10 +232,5 @@ class MoneyRepository {
                 .param("part", id)
                 .param("work", work)
                 .update();
-    }
-
-    private static @Nullable Instant instant(ResultSet row, String column) throws SQLException {
-        Timestamp at = row.getTimestamp(column);
-        return at == null ? null : at.toInstant();
     }
 }

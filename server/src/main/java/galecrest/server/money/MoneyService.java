@@ -3,12 +3,12 @@ package galecrest.server.money;
 import galecrest.core.money.Amount;
 import galecrest.core.money.Ledger;
 import galecrest.core.shop.Problem;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
-import galecrest.server.access.Who;
-import galecrest.server.exchange.CsvTable;
+import galecrest.server.csv.CsvTable;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -32,9 +32,9 @@ public class MoneyService {
     private final MoneyRepository money;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
-    MoneyService(MoneyRepository money, Journal journal, Clock clock, Who who) {
+    MoneyService(MoneyRepository money, Journal journal, Clock clock, CurrentUser who) {
         this.money = money;
         this.journal = journal;
         this.clock = clock;
@@ -80,7 +80,7 @@ public class MoneyService {
                 .filter(b -> b.id().equals(build))
                 .map(BuildRow::name)
                 .findFirst()
-                .orElseThrow(() -> new NotThere("build"));
+                .orElseThrow(() -> new NotFoundException("build"));
     }
 
     private static EstimateView view(EstimateRow row) {
@@ -198,7 +198,7 @@ public class MoneyService {
         }
         amount("hourRate", form.hourRate(), problems);
         percent("taxPercent", form.taxPercent(), problems);
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         journal.change("set the rate of an hour and the tax", () -> money.saveRates(form));
     }
 
@@ -210,7 +210,7 @@ public class MoneyService {
         amount("parts", form.parts(), problems);
         amount("outwork", form.outwork(), problems);
         percent("allowancePercent", form.allowancePercent(), problems);
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         journal.change(
                 "agreed the estimate of " + name,
                 () -> money.saveEstimate(build, form, money.rates().hourRate(), who.name(), clock.instant()));
@@ -246,7 +246,7 @@ public class MoneyService {
         if (form.amount().signum() == 0) {
             problems.add(new Problem("amount", "How much was paid?"));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         journal.change(
                 "noted a payment for " + name, () -> money.pay(build, form.amount(), form.note(), clock.instant()));
     }
@@ -255,7 +255,7 @@ public class MoneyService {
     void removePayment(String id) {
         journal.change("removed a payment", () -> {
             if (!money.deletePayment(id)) {
-                throw new NotThere("payment");
+                throw new NotFoundException("payment");
             }
         });
     }

@@ -3,29 +3,29 @@ package galecrest.server.outwork;
 import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
 import galecrest.core.money.Amount;
-import galecrest.core.outwork.Checklists;
-import galecrest.core.outwork.OfferedSlot;
 import galecrest.core.people.Level;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.JobSpec;
 import galecrest.core.time.Span;
+import galecrest.core.vendor.Checklists;
+import galecrest.core.vendor.OfferedSlot;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Outwork;
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.access.Who;
-import galecrest.server.build.JobRequest;
-import galecrest.server.build.ProgressService;
-import galecrest.server.build.WorkService;
 import galecrest.server.journal.Journal;
-import galecrest.server.parts.ArrivalDates;
 import galecrest.server.plan.PlanService;
 import galecrest.server.plan.WhatIf;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.vendor.PromisedDates;
+import galecrest.server.work.JobRequest;
+import galecrest.server.work.ProgressService;
+import galecrest.server.work.WorkService;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
@@ -48,7 +48,7 @@ class OutworkService {
     private final PlanService plans;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
     OutworkService(
             OutworkRepository outwork,
@@ -57,7 +57,7 @@ class OutworkService {
             PlanService plans,
             Journal journal,
             Clock clock,
-            Who who) {
+            CurrentUser who) {
         this.outwork = outwork;
         this.works = works;
         this.progress = progress;
@@ -87,7 +87,7 @@ class OutworkService {
     }
 
     private OutworkRow row(String id) {
-        return outwork.find(id).orElseThrow(() -> new NotThere("outside work"));
+        return outwork.find(id).orElseThrow(() -> new NotFoundException("outside work"));
     }
 
     private List<CheckView> views(OutworkRow row, CheckSide side, List<Checklists.Item> items) {
@@ -113,7 +113,7 @@ class OutworkService {
     void change(String id, OutworkSheetRequest form) {
         BigDecimal price = form.price();
         if (!Amount.isPrice(price)) {
-            throw new BadInput("price", Amount.PRICE);
+            throw new ValidationException("price", Amount.PRICE);
         }
         journal.judge(() -> {
             OutworkRow row = row(id);
@@ -129,7 +129,7 @@ class OutworkService {
         boolean known = (form.side() == CheckSide.SEND ? lists.send() : lists.back())
                 .stream().anyMatch(i -> i.text().equals(form.item()));
         if (!known) {
-            throw new BadInput("item", "That is not on the checklist.");
+            throw new ValidationException("item", "That is not on the checklist.");
         }
         journal.change(
                 (form.done() ? "checked: " : "not yet: ") + form.item(),
@@ -171,7 +171,7 @@ class OutworkService {
                 .filter(w -> w instanceof Outwork && w.id().value().equals(id))
                 .map(Outwork.class::cast)
                 .findFirst()
-                .orElseThrow(() -> new NotThere("outside work"));
+                .orElseThrow(() -> new NotFoundException("outside work"));
     }
 
     private static List<OfferedSlot> offered(ShopSnapshot shop, Outwork work) {
@@ -187,7 +187,7 @@ class OutworkService {
         journal.judge(() -> {
             OutworkRow row = row(id);
             if (!row.status().equals("TODO")) {
-                throw new BadInput("slotId", row.name() + " is away already, or done.");
+                throw new ValidationException("slotId", row.name() + " is away already, or done.");
             }
             if (slotId == null) {
                 outwork.book(id, null);
@@ -197,7 +197,7 @@ class OutworkService {
             OfferedSlot slot = offered(shop, outwork(shop, id)).stream()
                     .filter(s -> s.id().equals(slotId))
                     .findFirst()
-                    .orElseThrow(() -> new BadInput("slotId", "That time is not offered any more."));
+                    .orElseThrow(() -> new ValidationException("slotId", "That time is not offered any more."));
             outwork.book(id, slot.when());
             return "booked " + new ReasonText(shop).time(slot.when().from()) + " for " + row.name();
         });
@@ -205,7 +205,7 @@ class OutworkService {
 
     @LeadOrManager
     void send(String id, SendRequest form) {
-        BadInput.throwIfAny(ArrivalDates.problems(form.backLow(), form.backLikely(), form.backHigh()));
+        ValidationException.throwIfAny(PromisedDates.problems(form.backLow(), form.backLikely(), form.backHigh()));
         Instant now = clock.instant();
         Instant likely = form.backLikely() == null ? plannedBack(id, now) : form.backLikely();
         Instant low = form.backLow() == null ? likely : form.backLow();
@@ -219,13 +219,13 @@ class OutworkService {
                     .map(CheckView::item)
                     .toList();
             if (!open.isEmpty() && !form.anyway()) {
-                throw new BadInput(
+                throw new ValidationException(
                         "checklist",
                         open.size() + " of the checklist are open: "
                                 + open.stream().collect(Collectors.joining("; ")) + ".");
             }
             if (!row.status().equals("TODO")) {
-                throw new BadInput("send", row.name() + " is away already, or done.");
+                throw new ValidationException("send", row.name() + " is away already, or done.");
             }
             outwork.send(id, now, low, likely, high);
             return "sent out: " + row.name() + (open.isEmpty() ? "" : ", checklist unfinished");
@@ -246,7 +246,7 @@ class OutworkService {
         journal.judge(() -> {
             OutworkRow row = row(id);
             if (!row.status().equals("STARTED")) {
-                throw new BadInput("return", row.name() + " is not away.");
+                throw new ValidationException("return", row.name() + " is not away.");
             }
             List<Checklists.FollowOn> follow = Checklists.of(row.trade()).back().stream()
                     .flatMap(i -> i.job().stream())

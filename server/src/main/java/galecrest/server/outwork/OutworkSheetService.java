@@ -4,13 +4,14 @@ import galecrest.core.build.Gate;
 import galecrest.core.money.Amount;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.build.OutworkRequest;
-import galecrest.server.build.WorkService;
-import galecrest.server.exchange.CsvTable;
-import galecrest.server.exchange.SheetReader;
+import galecrest.server.csv.CsvTable;
+import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.vendor.VendorRepository;
+import galecrest.server.work.OutworkRequest;
+import galecrest.server.work.WorkService;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -82,7 +83,7 @@ class OutworkSheetService {
 
     int importSheet(String build, byte[] file) {
         SheetReader.Read<Line> read = read(build, file);
-        BadInput.throwIfAny(read.problems());
+        ValidationException.throwIfAny(read.problems());
         journal.change("imported " + read.rows().size() + " pieces of outside work", () -> read.rows()
                 .forEach(row -> outwork.change(
                         works.insertOutwork(row.form().form()), row.form().sheet())));
@@ -90,7 +91,7 @@ class OutworkSheetService {
     }
 
     private SheetReader.Read<Line> read(String build, byte[] file) {
-        String zone = outwork.zoneOf(build).orElseThrow(() -> new NotThere("build"));
+        String zone = outwork.zoneOf(build).orElseThrow(() -> new NotFoundException("build"));
         return SheetReader.read(
                 file, COLUMNS, cells -> line(build, cells, ZoneId.of(zone)), OutworkSheetService::problems);
     }
@@ -160,7 +161,7 @@ class OutworkSheetService {
     }
 
     String export(String build) {
-        ZoneId zone = ZoneId.of(outwork.zoneOf(build).orElseThrow(() -> new NotThere("build")));
+        ZoneId zone = ZoneId.of(outwork.zoneOf(build).orElseThrow(() -> new NotFoundException("build")));
         StringBuilder out = new StringBuilder(CsvTable.line(COLUMNS.stream()));
         outwork.ofBuild(build)
                 .forEach(r -> out.append(CsvTable.line(Stream.of(

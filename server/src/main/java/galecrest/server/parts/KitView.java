@@ -1,3 +1,3 @@
 package galecrest.server.parts;
 
-record KitView(String buildId, String kit, int here, int all) {}
+public record KitView(String buildId, String kit, int here, int all) {}

@@ -2,4 +2,4 @@ package galecrest.server.parts;
 
 import galecrest.core.mate.MateKind;
 
-record MateKindView(MateKind kind, String said, String example) {}
+public record MateKindView(MateKind kind, String said, String example) {}

@@ -3,4 +3,4 @@ package galecrest.server.parts;
 import galecrest.core.mate.MateKind;
 
 /** A joint as written, and what comes of it. */
-record MateView(String place, MateKind kind, String there, String comes, FitOutcome outcome, String said) {}
+public record MateView(String place, MateKind kind, String there, String comes, FitOutcome outcome, String said) {}

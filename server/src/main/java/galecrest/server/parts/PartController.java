@@ -1,5 +1,6 @@
 package galecrest.server.parts;
 
+import galecrest.server.AddedResponse;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,8 +21,8 @@ class PartController {
     }
 
     @PostMapping
-    AddedPartResponse add(@RequestBody PartRequest form) {
-        return new AddedPartResponse(parts.add(form));
+    AddedResponse add(@RequestBody PartRequest form) {
+        return new AddedResponse(parts.add(form));
     }
 
     @PutMapping("/{id}")

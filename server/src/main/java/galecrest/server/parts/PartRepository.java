@@ -1,5 +1,6 @@
 package galecrest.server.parts;
 
+import galecrest.server.SqlTime;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -7,7 +8,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -104,9 +104,9 @@ class PartRepository {
                 .param("state", form.state().name())
                 .param("vendor", form.vendorId())
                 .param("price", form.price())
-                .param("low", timestamp(form.arrivalLow()))
-                .param("likely", timestamp(form.arrivalLikely()))
-                .param("high", timestamp(form.arrivalHigh()))
+                .param("low", SqlTime.of(form.arrivalLow()))
+                .param("likely", SqlTime.of(form.arrivalLikely()))
+                .param("high", SqlTime.of(form.arrivalHigh()))
                 .param("inspection", form.inspectionMinutes())
                 .param("paired", form.pairedWith())
                 .param("override", form.pairOverride())
@@ -115,10 +115,6 @@ class PartRepository {
                 .param("specification", form.specification().strip())
                 .param("kit", form.kit().strip())
                 .param("tracking", form.tracking().strip());
-    }
-
-    private static @Nullable Timestamp timestamp(@Nullable Instant at) {
-        return at == null ? null : Timestamp.from(at);
     }
 
     private void insertNeeds(String id, PartRequest form) {

@@ -6,7 +6,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /** A part line as the desk sees it. */
-record PartRow(
+public record PartRow(
         String id,
         String buildId,
         String name,

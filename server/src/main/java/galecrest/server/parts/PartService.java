@@ -6,9 +6,11 @@ import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.ChangedMeanwhile;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.vendor.DeliveryRepository;
+import galecrest.server.vendor.PromisedDates;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,13 +21,20 @@ import org.springframework.stereotype.Service;
 @LeadOrManager
 class PartService {
     private final PartRepository parts;
-    private final DeskRepository desk;
+    private final PartLineRepository lines;
+    private final DeliveryRepository deliveries;
     private final Journal journal;
     private final Clock clock;
 
-    PartService(PartRepository parts, DeskRepository desk, Journal journal, Clock clock) {
+    PartService(
+            PartRepository parts,
+            PartLineRepository lines,
+            DeliveryRepository deliveries,
+            Journal journal,
+            Clock clock) {
         this.parts = parts;
-        this.desk = desk;
+        this.lines = lines;
+        this.deliveries = deliveries;
         this.journal = journal;
         this.clock = clock;
     }
@@ -40,10 +49,10 @@ class PartService {
     void change(String id, PartRequest form) {
         check(form, id);
         journal.judge(() -> {
-            PartRow before = desk.part(id).orElseThrow(() -> new NotThere("part"));
+            PartRow before = lines.part(id).orElseThrow(() -> new NotFoundException("part"));
             int version = parts.version(id);
             if (version != form.version()) {
-                throw new ChangedMeanwhile(
+                throw new ConflictException(
                         "Somebody else changed the part " + before.name() + " meanwhile.", version, List.of());
             }
             step(before, form);
@@ -57,11 +66,11 @@ class PartService {
     /** The next state must follow from the one before; an order that is held goes out at the desk only. */
     private void step(PartRow before, PartRequest form) {
         before.state().problem(form.state(), form.own()).ifPresent(p -> {
-            throw new BadInput("state", p);
+            throw new ValidationException("state", p);
         });
         if (before.state().toOrder() && form.state() == PartState.ORDERED && before.overrideReason() == null) {
-            MateBook.held(desk.mates(before.id())).ifPresent(held -> {
-                throw new BadInput("state", "The order is held. " + held);
+            FitAssessment.held(lines.mates(before.id())).ifPresent(held -> {
+                throw new ValidationException("state", "The order is held. " + held);
             });
         }
     }
@@ -72,18 +81,18 @@ class PartService {
             return;
         }
         if (form.state() == PartState.ORDERED) {
-            desk.ordered(before.id(), clock.instant());
+            lines.ordered(before.id(), clock.instant());
         } else if (form.state() == PartState.ACCEPTED && !before.state().here()) {
-            desk.received(before.id(), form.quantity(), PartState.ACCEPTED);
+            lines.received(before.id(), form.quantity(), PartState.ACCEPTED);
             if (before.vendorId() != null && before.promisedAt() != null) {
-                desk.delivered(before.vendorId(), before.name(), before.promisedAt(), clock.instant());
+                deliveries.part(before.vendorId(), before.name(), before.promisedAt(), clock.instant());
             }
         }
     }
 
     void remove(String id) {
         journal.judge(() -> {
-            String name = parts.name(id).orElseThrow(() -> new NotThere("part"));
+            String name = parts.name(id).orElseThrow(() -> new NotFoundException("part"));
             parts.delete(id);
             return "removed the part " + name;
         });
@@ -94,7 +103,7 @@ class PartService {
         if (form.pairedWith() != null && form.pairedWith().equals(id)) {
             problems.add(new Problem("pairedWith", "A part cannot be the other half of itself."));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
     }
 
     /** All that is wrong with a part line by itself. */
@@ -109,7 +118,7 @@ class PartService {
         if (form.quantity() < 1 || form.quantity() > 10_000) {
             problems.add(new Problem("quantity", "A line is of 1 to 10 000."));
         }
-        problems.addAll(ArrivalDates.problems(form.arrivalLow(), form.arrivalLikely(), form.arrivalHigh()));
+        problems.addAll(PromisedDates.problems(form.arrivalLow(), form.arrivalLikely(), form.arrivalHigh()));
         if (form.inspectionMinutes() < 0 || form.inspectionMinutes() > 10_000) {
             problems.add(new Problem("inspectionMinutes", "The inspection takes 0 to 10 000 min."));
         }

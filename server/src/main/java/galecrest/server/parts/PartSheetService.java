@@ -3,11 +3,14 @@ package galecrest.server.parts;
 import galecrest.core.parts.PartState;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.exchange.CsvTable;
-import galecrest.server.exchange.SheetReader;
+import galecrest.server.csv.CsvTable;
+import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
+import galecrest.server.vendor.VendorRepository;
+import galecrest.server.vendor.VendorRow;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
@@ -41,14 +44,22 @@ class PartSheetService {
 
     private final PartRepository parts;
     private final PartService checks;
-    private final DeskRepository desk;
+    private final VendorRepository vendors;
+    private final NameRepository names;
     private final Journal journal;
     private final Clock clock;
 
-    PartSheetService(PartRepository parts, PartService checks, DeskRepository desk, Journal journal, Clock clock) {
+    PartSheetService(
+            PartRepository parts,
+            PartService checks,
+            VendorRepository vendors,
+            NameRepository names,
+            Journal journal,
+            Clock clock) {
         this.parts = parts;
         this.checks = checks;
-        this.desk = desk;
+        this.vendors = vendors;
+        this.names = names;
         this.journal = journal;
         this.clock = clock;
     }
@@ -61,7 +72,7 @@ class PartSheetService {
                                 r.line(),
                                 r.form().name(),
                                 r.form().quantity(),
-                                desk.vendor(r.form().vendorId())
+                                vendors.known(r.form().vendorId())
                                         .map(VendorRow::name)
                                         .orElse("")))
                         .toList(),
@@ -70,16 +81,18 @@ class PartSheetService {
 
     int importSheet(String build, byte[] file) {
         SheetReader.Read<PartRequest> read = read(build, file);
-        BadInput.throwIfAny(read.problems());
+        ValidationException.throwIfAny(read.problems());
         Instant now = clock.instant();
-        journal.change("imported " + read.rows().size() + " parts for the " + desk.build(build), () -> read.rows()
-                .forEach(row -> parts.insert(NewId.next(), row.form(), now)));
+        journal.change(
+                "imported " + read.rows().size() + " parts for the "
+                        + names.build(build).orElse(""),
+                () -> read.rows().forEach(row -> parts.insert(NewId.next(), row.form(), now)));
         return read.rows().size();
     }
 
     private SheetReader.Read<PartRequest> read(String build, byte[] file) {
         if (!parts.isBuild(build)) {
-            throw new NotThere("build");
+            throw new NotFoundException("build");
         }
         return SheetReader.read(file, COLUMNS, cells -> form(build, cells), checks::problems);
     }
@@ -144,7 +157,7 @@ class PartSheetService {
 
     String export(String build) {
         if (!parts.isBuild(build)) {
-            throw new NotThere("build");
+            throw new NotFoundException("build");
         }
         StringBuilder out = new StringBuilder(CsvTable.line(COLUMNS.stream()));
         ZoneId zone = zone();

@@ -1,5 +1,6 @@
 package galecrest.server.people;
 
+import galecrest.server.AddedResponse;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,8 +21,8 @@ class PeopleController {
     }
 
     @PostMapping
-    AddedPersonResponse add(@RequestBody PersonRequest form) {
-        return new AddedPersonResponse(people.add(form));
+    AddedResponse add(@RequestBody PersonRequest form) {
+        return new AddedResponse(people.add(form));
     }
 
     @PutMapping("/{id}")
@@ -37,8 +38,8 @@ class PeopleController {
     }
 
     @PostMapping("/{id}/shift-changes")
-    AddedPersonResponse addShiftChange(@PathVariable String id, @RequestBody ShiftChangeRequest form) {
-        return new AddedPersonResponse(people.addShiftChange(id, form));
+    AddedResponse addShiftChange(@PathVariable String id, @RequestBody ShiftChangeRequest form) {
+        return new AddedResponse(people.addShiftChange(id, form));
     }
 
     @DeleteMapping("/{id}/shift-changes/{change}")

@@ -6,9 +6,9 @@ import galecrest.core.time.Shift;
 import galecrest.server.NewId;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.ChangedMeanwhile;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.math.BigDecimal;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
@@ -42,7 +42,7 @@ class PeopleService {
         journal.change("changed " + form.name(), () -> {
             String name = nameOf(id);
             if (!people.update(id, form)) {
-                throw new ChangedMeanwhile(
+                throw new ConflictException(
                         "Somebody else changed " + name + " meanwhile; nothing of yours was saved.",
                         people.version(id),
                         List.of());
@@ -71,7 +71,7 @@ class PeopleService {
         if (form.kind() == ShiftChange.Kind.EXTRA && (form.start() == null || form.end() == null)) {
             problems.add(new Problem("start", "An extra shift needs its hours."));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         String id = NewId.next();
         String what = form.kind() == ShiftChange.Kind.LEAVE ? "leave" : "an extra shift";
         String summary = nameOf(person) + ": " + what + " " + DAY.format(form.from())
@@ -84,13 +84,13 @@ class PeopleService {
         String name = nameOf(person);
         journal.change("took leave or an extra shift of " + name + " back", () -> {
             if (!people.deleteShiftChange(person, change)) {
-                throw new NotThere("leave or extra shift");
+                throw new NotFoundException("leave or extra shift");
             }
         });
     }
 
     private String nameOf(String id) {
-        return people.name(id).orElseThrow(() -> new NotThere("person"));
+        return people.name(id).orElseThrow(() -> new NotFoundException("person"));
     }
 
     private static void check(PersonRequest form) {
@@ -107,7 +107,7 @@ class PeopleService {
                 problems.add(new Problem("skills." + i, "The skill needs a name."));
             }
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
     }
 
     /** What is wrong with hours by weekday; also of vendors. */

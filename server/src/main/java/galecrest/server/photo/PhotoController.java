@@ -1,5 +1,6 @@
 package galecrest.server.photo;
 
+import galecrest.server.AddedResponse;
 import java.io.IOException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -33,13 +34,13 @@ class PhotoController {
     }
 
     @PostMapping(path = "/builds/{build}/photos", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
-    TakenResponse take(
+    AddedResponse take(
             @PathVariable String build,
             @RequestParam("file") MultipartFile file,
             @RequestParam(defaultValue = "") String caption,
             @RequestParam(required = false) @Nullable String partId)
             throws IOException {
-        return new TakenResponse(photos.take(build, partId, caption, file.getBytes()));
+        return new AddedResponse(photos.take(build, partId, caption, file.getBytes()));
     }
 
     /** Shows a photo to the customer, or takes it back. */

@@ -1,11 +1,11 @@
 package galecrest.server.photo;
 
 import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
-import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.NotFoundException;
 import java.time.Clock;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -17,9 +17,9 @@ public class PhotoService {
     private final PhotoRepository photos;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
 
-    PhotoService(PhotoRepository photos, Journal journal, Clock clock, Who who) {
+    PhotoService(PhotoRepository photos, Journal journal, Clock clock, CurrentUser who) {
         this.photos = photos;
         this.journal = journal;
         this.clock = clock;
@@ -37,7 +37,7 @@ public class PhotoService {
     @AnyHand
     String take(String build, @Nullable String part, String caption, byte[] file) {
         Pictures.Ready picture = Pictures.read(file);
-        String name = photos.build(build).orElseThrow(() -> new NotThere("build"));
+        String name = photos.build(build).orElseThrow(() -> new NotFoundException("build"));
         return journal.change(
                 "took a photo of the " + name,
                 () -> photos.insert(build, part, caption, picture, who.name(), clock.instant()));
@@ -46,7 +46,7 @@ public class PhotoService {
     @ManagerOnly
     void release(String id, boolean released) {
         journal.judge(() -> {
-            String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+            String caption = photos.caption(id).orElseThrow(() -> new NotFoundException("photo"));
             photos.release(id, released);
             return (released ? "released the photo " : "took back the photo ") + caption;
         });
@@ -55,7 +55,7 @@ public class PhotoService {
     @LeadOrManager
     void remove(String id) {
         journal.judge(() -> {
-            String caption = photos.caption(id).orElseThrow(() -> new NotThere("photo"));
+            String caption = photos.caption(id).orElseThrow(() -> new NotFoundException("photo"));
             photos.delete(id);
             return "removed the photo " + caption;
         });
@@ -63,11 +63,11 @@ public class PhotoService {
 
     @AnyHand
     Picture content(String id, boolean small) {
-        return photos.content(id, small).orElseThrow(() -> new NotThere("photo"));
+        return photos.content(id, small).orElseThrow(() -> new NotFoundException("photo"));
     }
 
     /** A photo that was released of this build; asked by who has its link. */
     public Picture released(String build, String id, boolean small) {
-        return photos.releasedContent(build, id, small).orElseThrow(() -> new NotThere("photo"));
+        return photos.releasedContent(build, id, small).orElseThrow(() -> new NotFoundException("photo"));
     }
 }

@@ -1,6 +1,6 @@
 package galecrest.server.photo;
 
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -40,24 +40,26 @@ final class Pictures {
     /**
      * The picture in a file.
      *
-     * @throws BadInput where the content is no JPEG or PNG, or too large, or too many come at once
+     * @throws ValidationException where the content is no JPEG or PNG, or too large, or too many come at once
      */
     static Ready read(byte[] file) {
         if (file.length > MOST_BYTES) {
-            throw new BadInput("file", "The photo has " + file.length / 1024 / 1024 + " MB; at most 15 MB are taken.");
+            throw new ValidationException(
+                    "file", "The photo has " + file.length / 1024 / 1024 + " MB; at most 15 MB are taken.");
         }
         boolean turn = false;
         try {
             turn = TURNS.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS);
             if (!turn) {
-                throw new BadInput("file", "Too many photos come in at once; send this one again in a minute.");
+                throw new ValidationException(
+                        "file", "Too many photos come in at once; send this one again in a minute.");
             }
             return opened(file);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new BadInput("file", "The photo was not taken; send it again.");
+            throw new ValidationException("file", "The photo was not taken; send it again.");
         } catch (IOException | RuntimeException failure) {
-            if (failure instanceof BadInput bad) {
+            if (failure instanceof ValidationException bad) {
                 throw bad;
             }
             throw notOne();
@@ -94,7 +96,7 @@ final class Pictures {
         int height = reader.getHeight(0);
         long whole = (long) width * height * bytesOfADot(reader);
         if (whole > MOST_OPENED) {
-            throw new BadInput(
+            throw new ValidationException(
                     "file",
                     "The photo has " + (long) width * height / 1_000_000
                             + " million dots, more than can be opened; send it smaller.");
@@ -137,7 +139,8 @@ final class Pictures {
         return out.toByteArray();
     }
 
-    private static BadInput notOne() {
-        return new BadInput("file", "This is no photo: a JPEG or PNG picture is wanted, whatever the file is called.");
+    private static ValidationException notOne() {
+        return new ValidationException(
+                "file", "This is no photo: a JPEG or PNG picture is wanted, whatever the file is called.");
     }
 }

@@ -8,10 +8,10 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.WarmStart;
 import galecrest.core.planner.Planner;
 import galecrest.core.work.Pin;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
-import galecrest.server.access.Who;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -36,7 +36,7 @@ public class PlanService {
     private final PublishedRepository published;
     private final Journal journal;
     private final Clock clock;
-    private final Who who;
+    private final CurrentUser who;
     private final TransactionTemplate reading;
     /** Whoever makes the plan that is not there yet; nobody waits for it while holding a connection. */
     private final Object making = new Object();
@@ -48,7 +48,7 @@ public class PlanService {
             PublishedRepository published,
             Journal journal,
             Clock clock,
-            Who who,
+            CurrentUser who,
             org.springframework.transaction.PlatformTransactionManager transactions) {
         this.snapshots = snapshots;
         this.published = published;
@@ -242,14 +242,14 @@ public class PlanService {
      * Refuses a pin that the plan could not hold. To be called last within the change that has written
      * it; the plan that is made here is kept, so that it need not be made again once the change is in.
      *
-     * @throws BadInput with the planner's reason
+     * @throws ValidationException with the planner's reason
      */
     public void mustHold(Pin pin) {
         Current next = make(now());
         for (Plan.BrokenPin broken : next.plan().brokenPins()) {
             if (broken.pin().equals(pin.id())) {
                 String name = new ReasonText(next.shop()).work(pin.work());
-                throw new BadInput("pin", "The pin on " + name + " cannot hold: " + broken.reason());
+                throw new ValidationException("pin", "The pin on " + name + " cannot hold: " + broken.reason());
             }
         }
         // Its number is that of a change not yet in, so that nobody is given it before it is.

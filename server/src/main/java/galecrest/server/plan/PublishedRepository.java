@@ -5,7 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.WarmStart;
 import galecrest.server.NewId;
-import galecrest.server.exchange.CoreJson;
+import galecrest.server.json.CoreJson;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;

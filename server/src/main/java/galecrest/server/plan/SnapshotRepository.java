@@ -6,11 +6,6 @@ import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
-import galecrest.core.outwork.Offer;
-import galecrest.core.outwork.OfferedSlot;
-import galecrest.core.outwork.Vendor;
-import galecrest.core.outwork.VendorId;
-import galecrest.core.outwork.VendorRecord;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
@@ -29,6 +24,11 @@ import galecrest.core.time.Closure;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
+import galecrest.core.vendor.Offer;
+import galecrest.core.vendor.OfferedSlot;
+import galecrest.core.vendor.Vendor;
+import galecrest.core.vendor.VendorId;
+import galecrest.core.vendor.VendorRecord;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.CrewPlace;
@@ -47,6 +47,7 @@ import galecrest.core.work.RunningIn;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
+import galecrest.server.SqlTime;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DayOfWeek;
@@ -62,7 +63,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -132,13 +132,8 @@ public class SnapshotRepository {
                 .orElse(job);
     }
 
-    private static @Nullable Instant instant(ResultSet row, String column) throws SQLException {
-        var time = row.getTimestamp(column);
-        return time == null ? null : time.toInstant();
-    }
-
     private static Optional<Instant> optional(ResultSet row, String column) throws SQLException {
-        return Optional.ofNullable(instant(row, column));
+        return Optional.ofNullable(SqlTime.instant(row, column));
     }
 
     private <V> Map<String, List<V>> grouped(String sql, String key, RowReader<V> reader) {
@@ -365,12 +360,12 @@ public class SnapshotRepository {
     private List<Outwork> outwork() {
         return db.sql("select w.*, o.* from work w join outwork o on o.work_id = w.id" + IN_ORDER)
                 .query((row, n) -> {
-                    Optional<Span> slot = instant(row, "slot_from") == null
+                    Optional<Span> slot = SqlTime.instant(row, "slot_from") == null
                             ? Optional.empty()
-                            : Optional.of(new Span(instant(row, "slot_from"), instant(row, "slot_to")));
-                    Optional<Outwork.Away> away = instant(row, "away_since") == null
+                            : Optional.of(new Span(SqlTime.instant(row, "slot_from"), SqlTime.instant(row, "slot_to")));
+                    Optional<Outwork.Away> away = SqlTime.instant(row, "away_since") == null
                             ? Optional.empty()
-                            : Optional.of(new Outwork.Away(instant(row, "away_since"), arrival(row, "back")));
+                            : Optional.of(new Outwork.Away(SqlTime.instant(row, "away_since"), arrival(row, "back")));
                     return new Outwork(
                             workId(row),
                             buildId(row),
@@ -395,7 +390,10 @@ public class SnapshotRepository {
     }
 
     private static Arrival arrival(ResultSet row, String of) throws SQLException {
-        return new Arrival(instant(row, of + "_low"), instant(row, of + "_likely"), instant(row, of + "_high"));
+        return new Arrival(
+                SqlTime.instant(row, of + "_low"),
+                SqlTime.instant(row, of + "_likely"),
+                SqlTime.instant(row, of + "_high"));
     }
 
     private List<RunningIn> runningIn() {
@@ -441,7 +439,7 @@ public class SnapshotRepository {
                         new PartId(row.getString("id")),
                         row.getString("name"),
                         PartState.valueOf(row.getString("state")),
-                        instant(row, "arrival_likely") == null
+                        SqlTime.instant(row, "arrival_likely") == null
                                 ? Optional.empty()
                                 : Optional.of(arrival(row, "arrival")),
                         Minutes.of(row.getInt("inspection_minutes")),
@@ -482,9 +480,9 @@ public class SnapshotRepository {
         return switch (row.getString("kind")) {
             case "PERSON" -> new Pin.ToPerson(id, work, new PersonId(row.getString("person_id")));
             case "STATION" -> new Pin.ToStation(id, work, new StationId(row.getString("station_id")));
-            case "NOT_BEFORE" -> new Pin.NotBefore(id, work, instant(row, "at"));
+            case "NOT_BEFORE" -> new Pin.NotBefore(id, work, SqlTime.instant(row, "at"));
             case "AFTER" -> new Pin.After(id, work, new WorkId(row.getString("first_id")));
-            default -> new Pin.Exactly(id, work, instant(row, "at"));
+            default -> new Pin.Exactly(id, work, SqlTime.instant(row, "at"));
         };
     }
 }

@@ -40,7 +40,7 @@ class FormAdvice extends RequestBodyAdviceAdapter {
             Class<? extends HttpMessageConverter<?>> converterType) {
         List<Problem> problems = new ArrayList<>();
         look("", body, problems);
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         return body;
     }
 

@@ -43,17 +43,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             new Problem("stage", "The build has a stage of that name already."));
 
     @ExceptionHandler
-    ProblemDetail badInput(BadInput bad) {
+    ProblemDetail badInput(ValidationException bad) {
         return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", bad.getMessage(), bad.problems());
     }
 
     @ExceptionHandler
-    ProblemDetail notThere(NotThere gone) {
+    ProblemDetail notThere(NotFoundException gone) {
         return detail(HttpStatus.NOT_FOUND, "Not there", gone.getMessage(), List.of());
     }
 
     @ExceptionHandler
-    ProblemDetail changed(ChangedMeanwhile changed) {
+    ProblemDetail changed(ConflictException changed) {
         ProblemDetail detail = detail(HttpStatus.CONFLICT, "Changed meanwhile", changed.getMessage(), List.of());
         detail.setProperty("differences", changed.differences());
         detail.setProperty("version", changed.version());

@@ -1,5 +1,6 @@
 package galecrest.server.shop;
 
+import galecrest.server.AddedResponse;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,8 +33,8 @@ class ShopController {
     }
 
     @PostMapping("/stations")
-    AddedStationResponse add(@RequestBody StationRequest form) {
-        return new AddedStationResponse(shop.addStation(form));
+    AddedResponse add(@RequestBody StationRequest form) {
+        return new AddedResponse(shop.addStation(form));
     }
 
     @PutMapping("/stations/{id}")

@@ -1,13 +1,14 @@
 package galecrest.server.shop;
 
+import galecrest.server.access.AnyHand;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
-import galecrest.server.problem.BadInput;
-import galecrest.server.problem.ChangedMeanwhile;
-import galecrest.server.problem.NotThere;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -25,6 +26,7 @@ public class ShopService {
         this.journal = journal;
     }
 
+    @AnyHand
     ShopRequest shop() {
         HouseRules rules = HouseRules.defaults();
         return shop.find()
@@ -77,10 +79,10 @@ public class ShopService {
         if (form.bufferHours() < 0 || form.bufferHours() > 400) {
             problems.add(new Problem("bufferHours", "Between 0 and 400 h."));
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
         journal.change("changed the house rules", () -> {
             if (!shop.save(form)) {
-                throw new ChangedMeanwhile("Somebody else changed the house rules meanwhile.", 0, List.of());
+                throw new ConflictException("Somebody else changed the house rules meanwhile.", 0, List.of());
             }
         });
     }
@@ -99,9 +101,9 @@ public class ShopService {
         journal.change("changed the station " + form.name(), () -> {
             if (!shop.updateStation(id, form)) {
                 if (shop.stationName(id).isEmpty()) {
-                    throw new NotThere("station");
+                    throw new NotFoundException("station");
                 }
-                throw new ChangedMeanwhile("Somebody else changed this station meanwhile.", 0, List.of());
+                throw new ConflictException("Somebody else changed this station meanwhile.", 0, List.of());
             }
         });
     }
@@ -109,7 +111,7 @@ public class ShopService {
     @ManagerOnly
     void removeStation(String id) {
         journal.judge(() -> {
-            String name = shop.stationName(id).orElseThrow(() -> new NotThere("station"));
+            String name = shop.stationName(id).orElseThrow(() -> new NotFoundException("station"));
             shop.deleteStation(id);
             return "took down the station " + name;
         });
@@ -128,6 +130,6 @@ public class ShopService {
                 problems.add(new Problem("closures." + i, "The closure ends before it starts."));
             }
         }
-        BadInput.throwIfAny(problems);
+        ValidationException.throwIfAny(problems);
     }
 }

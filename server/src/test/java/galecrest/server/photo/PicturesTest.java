@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.sun.management.ThreadMXBean;
-import galecrest.server.problem.BadInput;
+import galecrest.server.problem.ValidationException;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -69,7 +69,7 @@ class PicturesTest {
         byte[] file = png(7745, 16, 6, 4);
         assertThat(file.length).isLessThan(MEGABYTE);
         long taken = allocated(() -> assertThatThrownBy(() -> Pictures.read(file))
-                .isInstanceOf(BadInput.class)
+                .isInstanceOf(ValidationException.class)
                 .hasMessageContaining("send it smaller"));
         assertThat(taken).isLessThan(8L * MEGABYTE);
     }

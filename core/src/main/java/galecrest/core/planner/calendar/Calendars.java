@@ -1,6 +1,5 @@
 package galecrest.core.planner.calendar;
 
-import galecrest.core.outwork.Vendor;
 import galecrest.core.people.Person;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.people.WorkingDay;
@@ -9,6 +8,7 @@ import galecrest.core.shop.Station;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
 import galecrest.core.time.Span;
+import galecrest.core.vendor.Vendor;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,13 +1,13 @@
 package galecrest.core.planner.problem;
 
 import galecrest.core.build.Build;
-import galecrest.core.outwork.VendorId;
 import galecrest.core.people.Person;
 import galecrest.core.plan.Plan;
 import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Minutes;
+import galecrest.core.vendor.VendorId;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;

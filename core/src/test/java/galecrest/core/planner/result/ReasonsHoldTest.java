@@ -3,7 +3,6 @@ package galecrest.core.planner.result;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import galecrest.core.build.BuildId;
-import galecrest.core.outwork.Vendor;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -14,6 +13,7 @@ import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
+import galecrest.core.vendor.Vendor;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;

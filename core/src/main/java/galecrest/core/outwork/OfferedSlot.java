@@ -1,6 +1,0 @@
-package galecrest.core.outwork;
-
-import galecrest.core.time.Span;
-
-/** A time that a firm offers for outside work and that nobody has booked yet. */
-public record OfferedSlot(String id, Span when) {}

@@ -1,0 +1,4 @@
+package galecrest.server;
+
+/** What was added, by its new id. */
+public record AddedResponse(String id) {}

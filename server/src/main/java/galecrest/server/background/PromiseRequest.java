@@ -1,0 +1,3 @@
+package galecrest.server.background;
+
+record PromiseRequest(String template) {}

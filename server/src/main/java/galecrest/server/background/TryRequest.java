@@ -1,0 +1,4 @@
+package galecrest.server.background;
+
+/** Which of the tried moves of a rescue to try. */
+record TryRequest(int index) {}

@@ -1,3 +1,0 @@
-package galecrest.server.build;
-
-record CaptureRequest(String text) {}

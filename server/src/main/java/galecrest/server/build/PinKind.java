@@ -1,9 +1,0 @@
-package galecrest.server.build;
-
-enum PinKind {
-    PERSON,
-    STATION,
-    NOT_BEFORE,
-    AFTER,
-    EXACTLY
-}

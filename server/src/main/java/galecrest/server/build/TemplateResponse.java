@@ -1,6 +1,0 @@
-package galecrest.server.build;
-
-import java.util.List;
-
-/** A template as it is offered. */
-record TemplateResponse(String id, String name, int jobs, int likelyMinutes, List<String> stages) {}

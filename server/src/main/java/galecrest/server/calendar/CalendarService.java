@@ -1,0 +1,181 @@
+package galecrest.server.calendar;
+
+import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
+import galecrest.core.people.Person;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ReasonText;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.shop.Station;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
+import galecrest.server.NewId;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.NotFoundException;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Service;
+
+/** Tells other programs what people were told. */
+@Service
+class CalendarService {
+    private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+
+    private final FeedRepository feeds;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Clock clock;
+
+    CalendarService(FeedRepository feeds, PlanService plans, Journal journal, Clock clock) {
+        this.feeds = feeds;
+        this.plans = plans;
+        this.journal = journal;
+        this.clock = clock;
+    }
+
+    @ManagerOnly
+    List<FeedRow> feeds() {
+        return feeds.all();
+    }
+
+    /** Makes a private link to the calendar of a person, a station or a build. */
+    @ManagerOnly
+    String addFeed(FeedKind kind, String subject) {
+        String name = name(plans.current().shop(), kind, subject).orElseThrow(() -> new NotFoundException("calendar"));
+        String token = NewId.secret();
+        journal.change("made a calendar link for " + name, () -> feeds.insert(token, kind, subject, clock.instant()));
+        return token;
+    }
+
+    @ManagerOnly
+    void removeFeed(String token) {
+        ShopSnapshot shop = plans.current().shop();
+        journal.judge(() -> {
+            FeedRow feed = feeds.find(token).orElseThrow(() -> new NotFoundException("calendar link"));
+            feeds.delete(token);
+            return "revoked a calendar link for "
+                    + name(shop, feed.kind(), feed.subject()).orElse("somebody gone");
+        });
+    }
+
+    private static Optional<String> name(ShopSnapshot shop, FeedKind kind, String subject) {
+        return switch (kind) {
+            case PERSON ->
+                shop.people().stream()
+                        .filter(p -> p.id().value().equals(subject))
+                        .map(Person::name)
+                        .findFirst();
+            case STATION ->
+                shop.stations().stream()
+                        .filter(s -> s.id().value().equals(subject))
+                        .map(Station::name)
+                        .findFirst();
+            case BUILD ->
+                shop.builds().stream()
+                        .filter(b -> b.id().value().equals(subject))
+                        .map(Build::called)
+                        .findFirst();
+        };
+    }
+
+    /** The calendar behind a link, by what was published; empty where the link is not, or no longer, known. */
+    Optional<String> calendar(String token) {
+        return feeds.find(token).flatMap(feed -> {
+            PlanService.Current told = PlanService.told(plans.current());
+            return name(told.shop(), feed.kind(), feed.subject())
+                    .map(name -> CalendarFile.write(
+                            name,
+                            plans.lastPublished().map(PlanService.Published::at).orElse(Instant.EPOCH),
+                            entries(told, feed)));
+        });
+    }
+
+    private static List<CalendarFile.Entry> entries(PlanService.Current told, FeedRow feed) {
+        ShopSnapshot shop = told.shop();
+        ReasonText words = new ReasonText(shop);
+        Map<WorkId, Work> works = new HashMap<>();
+        shop.works().forEach(w -> works.put(w.id(), w));
+        Predicate<Plan.Placed> mine =
+                switch (feed.kind()) {
+                    case PERSON ->
+                        p -> p.crew().stream().anyMatch(c -> c.value().equals(feed.subject()));
+                    case STATION ->
+                        p -> p.station()
+                                .filter(s -> s.value().equals(feed.subject()))
+                                .isPresent();
+                    case BUILD -> p -> works.get(p.work()).build().equals(new BuildId(feed.subject()));
+                };
+        Map<Object, String> stations = new HashMap<>();
+        shop.stations().forEach(s -> stations.put(s.id(), s.name()));
+        List<CalendarFile.Entry> entries = new ArrayList<>();
+        told.plan().placed().stream().filter(mine).forEach(p -> {
+            Work work = works.get(p.work());
+            String crew = p.crew().stream().map(words::person).collect(Collectors.joining(", "));
+            for (int i = 0; i < p.at().size(); i++) {
+                entries.add(new CalendarFile.Entry(
+                        work.id() + "-" + i + "@galecrest",
+                        p.at().get(i).from(),
+                        p.at().get(i).to(),
+                        words.build(work.build()) + ": " + work.name(),
+                        p.station().map(stations::get).orElse(""),
+                        crew));
+            }
+        });
+        return entries;
+    }
+
+    /** The present plan as CSV (RFC 4180), in order of start, times local to the shop. */
+    @LeadOrManager
+    String csv() {
+        PlanService.Current now = plans.current();
+        ShopSnapshot shop = now.shop();
+        ReasonText words = new ReasonText(shop);
+        Map<WorkId, Work> works = new HashMap<>();
+        shop.works().forEach(w -> works.put(w.id(), w));
+        Map<Object, String> stations = new HashMap<>();
+        shop.stations().forEach(s -> stations.put(s.id(), s.name()));
+        StringBuilder file = new StringBuilder();
+        try (CSVPrinter csv = new CSVPrinter(file, CSVFormat.RFC4180)) {
+            csv.printRecord("car", "work", "start", "end", "ready", "crew", "station", "because");
+            for (Plan.Placed p : now.plan().placed()) {
+                Work work = works.get(p.work());
+                csv.printRecord(
+                        plain(words.build(work.build())),
+                        plain(work.name()),
+                        local(shop, p.start()),
+                        local(shop, p.end()),
+                        local(shop, p.ready()),
+                        plain(p.crew().stream().map(words::person).collect(Collectors.joining("; "))),
+                        plain(p.station().map(stations::get).orElse("")),
+                        plain(words.reason(p.because())));
+            }
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        return file.toString();
+    }
+
+    private static String local(ShopSnapshot shop, Instant at) {
+        return LOCAL.format(ZonedDateTime.ofInstant(at, shop.zone()));
+    }
+
+    /** A cell that no spreadsheet takes for a formula. */
+    private static String plain(String cell) {
+        return cell.matches("^[=+\\-@\\t\\r].*") ? "'" + cell : cell;
+    }
+}

@@ -1,0 +1,3 @@
+package galecrest.server.calendar;
+
+record FeedRequest(FeedKind kind, String subject) {}

@@ -1,0 +1,3 @@
+package galecrest.server.calendar;
+
+record FeedResponse(String token, FeedKind kind, String subject) {}

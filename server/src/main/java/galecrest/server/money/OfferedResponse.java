@@ -1,3 +1,0 @@
-package galecrest.server.money;
-
-record OfferedResponse(String id) {}

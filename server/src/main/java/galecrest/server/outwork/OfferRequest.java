@@ -1,7 +1,0 @@
-package galecrest.server.outwork;
-
-import java.math.BigDecimal;
-import org.jspecify.annotations.Nullable;
-
-/** A line of the price list, with its lead time in the vendor's working days. */
-record OfferRequest(String what, @Nullable BigDecimal price, int lowDays, int likelyDays, int highDays) {}

@@ -1,5 +1,0 @@
-/** Sheets of paper. */
-@NullMarked
-package galecrest.server.paper;
-
-import org.jspecify.annotations.NullMarked;

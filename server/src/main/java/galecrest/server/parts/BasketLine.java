@@ -1,6 +1,0 @@
-package galecrest.server.parts;
-
-import java.math.BigDecimal;
-import org.jspecify.annotations.Nullable;
-
-record BasketLine(String partId, @Nullable BigDecimal price) {}

@@ -1,3 +1,0 @@
-package galecrest.server.parts;
-
-record BoughtRequest(boolean bought) {}

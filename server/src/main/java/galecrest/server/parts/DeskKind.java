@@ -1,6 +1,0 @@
-package galecrest.server.parts;
-
-enum DeskKind {
-    PART,
-    OUTWORK
-}

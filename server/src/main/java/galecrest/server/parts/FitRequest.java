@@ -1,6 +1,0 @@
-package galecrest.server.parts;
-
-import galecrest.core.build.Gate;
-import org.jspecify.annotations.Nullable;
-
-record FitRequest(boolean forNow, @Nullable Gate gate, String reason) {}

@@ -1,7 +1,0 @@
-package galecrest.server.parts;
-
-import galecrest.core.parts.PartState;
-import java.util.List;
-
-/** What the inspection did: the margins that it cost, in words. */
-record InspectedResponse(PartState state, List<String> cost) {}

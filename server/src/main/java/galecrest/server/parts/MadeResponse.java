@@ -1,3 +1,0 @@
-package galecrest.server.parts;
-
-record MadeResponse(String id) {}

@@ -1,0 +1,69 @@
+package galecrest.server.parts;
+
+import galecrest.core.mate.Bolts;
+import galecrest.core.mate.JointSideParser;
+import galecrest.core.mate.ThreadSize;
+import galecrest.core.mate.Threads;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Both sides of the joints of a part, written down before anything is ordered; how their bolts are tightened. */
+@Service
+class MateService {
+    private final PartLineRepository parts;
+    private final Journal journal;
+
+    MateService(PartLineRepository parts, Journal journal) {
+        this.parts = parts;
+        this.journal = journal;
+    }
+
+    @LeadOrManager
+    void save(String id, List<MateRequest> mates) {
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < mates.size(); i++) {
+            var mate = mates.get(i);
+            if (mate.place().isBlank()) {
+                problems.add(new Problem(i + ".place", "Say where the two meet."));
+            }
+            side(i + ".there", mate, mate.there()).ifPresent(problems::add);
+            side(i + ".comes", mate, mate.comes()).ifPresent(problems::add);
+        }
+        ValidationException.throwIfAny(problems);
+        journal.judge(() -> {
+            PartRow part = parts.part(id).orElseThrow(() -> new NotFoundException("part"));
+            parts.saveMates(id, mates);
+            return "wrote down what " + part.name() + " meets";
+        });
+    }
+
+    private static Optional<Problem> side(String field, MateRequest mate, String text) {
+        try {
+            JointSideParser.read(mate.kind(), text);
+            return Optional.empty();
+        } catch (JointSideParser.Unreadable unreadable) {
+            return Optional.of(new Problem(field, unreadable.getMessage()));
+        }
+    }
+
+    @AnyHand
+    BoltResponse bolt(String name, Bolts.PropertyClass strength, Bolts.Lubrication lubrication) {
+        ThreadSize thread = Threads.read(name)
+                .orElseThrow(() -> new ValidationException(
+                        "thread", "\"" + name + "\" is no thread of the tables; write M12x1.25."));
+        if (thread.series() != ThreadSize.Series.METRIC) {
+            throw new ValidationException(
+                    "thread", "Property classes are those of metric bolts; for an inch bolt go by its maker.");
+        }
+        Bolts.Tightening t = Bolts.of(thread, strength, lubrication);
+        return new BoltResponse(thread.name(), t.stressArea(), t.proofLoad(), t.preload(), t.torque());
+    }
+}

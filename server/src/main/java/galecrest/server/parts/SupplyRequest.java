@@ -1,9 +1,0 @@
-package galecrest.server.parts;
-
-import org.jspecify.annotations.Nullable;
-
-record SupplyRequest(
-        String name,
-        String quantity,
-        String boughtFrom,
-        @Nullable String buildId) {}

@@ -1,7 +1,0 @@
-package galecrest.server.parts;
-
-import java.time.Instant;
-import org.jspecify.annotations.Nullable;
-
-record VendorWord(
-        Instant at, String by, String said, @Nullable Instant nextAt) {}

@@ -1,3 +1,0 @@
-package galecrest.server.people;
-
-record AddedPersonResponse(String id) {}

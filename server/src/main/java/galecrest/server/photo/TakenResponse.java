@@ -1,3 +1,0 @@
-package galecrest.server.photo;
-
-record TakenResponse(String id) {}

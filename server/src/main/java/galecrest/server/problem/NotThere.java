@@ -1,8 +1,0 @@
-package galecrest.server.problem;
-
-/** What was asked for does not exist (any more). */
-public class NotThere extends RuntimeException {
-    public NotThere(String what) {
-        super("There is no such " + what + " (any more). Somebody may have removed it.");
-    }
-}

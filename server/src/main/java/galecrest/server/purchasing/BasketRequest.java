@@ -1,0 +1,12 @@
+package galecrest.server.purchasing;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Several lines of one vendor with what was promised for all of them. */
+record BasketRequest(
+        List<BasketLine> lines,
+        @Nullable Instant low,
+        @Nullable Instant likely,
+        @Nullable Instant high) {}

@@ -1,0 +1,6 @@
+package galecrest.server.purchasing;
+
+enum DeskKind {
+    PART,
+    OUTWORK
+}

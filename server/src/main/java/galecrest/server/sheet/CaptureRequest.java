@@ -1,0 +1,3 @@
+package galecrest.server.sheet;
+
+record CaptureRequest(String text) {}

@@ -1,0 +1,3 @@
+package galecrest.server.sheet;
+
+record JobLinePreview(int line, String stage, String job, int likelyMinutes) {}

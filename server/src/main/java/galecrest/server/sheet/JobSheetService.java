@@ -1,0 +1,218 @@
+package galecrest.server.sheet;
+
+import galecrest.core.build.Gate;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.sheet.JobSheet;
+import galecrest.core.shop.Problem;
+import galecrest.core.shop.Station;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
+import galecrest.server.NewId;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.ManagerOnly;
+import galecrest.server.build.Body;
+import galecrest.server.build.BuildRequest;
+import galecrest.server.build.BuildService;
+import galecrest.server.build.CommitmentRequest;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.work.JobRequest;
+import galecrest.server.work.LinkRepository;
+import galecrest.server.work.LinkRequest;
+import galecrest.server.work.WorkRepository;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Job sheets: read with a preview, taken in whole or not at all, written out; templates are job sheets too. */
+@Service
+public class JobSheetService {
+    /** The templates that ship with the shop, by file name, in the order in which they are offered. */
+    static final Map<String, String> TEMPLATES = new LinkedHashMap<>();
+
+    static {
+        TEMPLATES.put("strip-and-rebuild", "Strip and rebuild");
+        TEMPLATES.put("cage-and-shell", "Cage and shell");
+        TEMPLATES.put("engine-swap", "Engine swap");
+        TEMPLATES.put("rewire", "Rewire");
+        TEMPLATES.put("annual-refresh", "Annual refresh");
+        TEMPLATES.put("nut-and-bolt-week", "Nut-and-bolt week");
+    }
+
+    private final WorkRepository works;
+    private final LinkRepository links;
+    private final BuildService builds;
+    private final PlanService plans;
+    private final Journal journal;
+    private final TransactionTemplate trial;
+
+    JobSheetService(
+            WorkRepository works,
+            LinkRepository links,
+            BuildService builds,
+            PlanService plans,
+            Journal journal,
+            PlatformTransactionManager transactions) {
+        this.trial = new TransactionTemplate(transactions);
+        this.works = works;
+        this.links = links;
+        this.builds = builds;
+        this.plans = plans;
+        this.journal = journal;
+    }
+
+    @AnyHand
+    List<TemplateResponse> templates() {
+        return TEMPLATES.entrySet().stream()
+                .map(t -> {
+                    List<JobSheet.Line> lines = template(t.getKey());
+                    return new TemplateResponse(
+                            t.getKey(),
+                            t.getValue(),
+                            lines.size(),
+                            lines.stream()
+                                    .mapToInt(l -> l.spec().likelyMinutes())
+                                    .sum(),
+                            lines.stream().map(JobSheet.Line::stage).distinct().toList());
+                })
+                .toList();
+    }
+
+    /** The lines of a template. */
+    public List<JobSheet.Line> template(String id) {
+        if (!TEMPLATES.containsKey(id)) {
+            throw new ValidationException("template", "There is no template \"" + id + "\".");
+        }
+        try (InputStream file = new ClassPathResource("templates/" + id + ".csv").getInputStream()) {
+            JobSheet.Read read = JobSheetCsv.read(file.readAllBytes(), Set.of(), Set.of());
+            if (!read.problems().isEmpty()) {
+                throw new IllegalStateException("The template " + id + " is wrong: " + read.problems());
+            }
+            return read.lines();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @ManagerOnly
+    public String newBuild(NewBuildRequest form) {
+        List<Problem> problems = new ArrayList<>(BuildService.problems(form.build()));
+        boolean dated = form.dateDue() != null;
+        if (dated && (form.dateName() == null || form.dateName().isBlank())) {
+            problems.add(new Problem("dateName", "Say what the date is for."));
+        }
+        ValidationException.throwIfAny(problems);
+        List<JobSheet.Line> lines = form.template() == null ? List.of() : template(form.template());
+        return journal.change("took in " + form.build().name(), () -> {
+            String id = builds.add(form.build());
+            insert(id, lines);
+            if (dated && form.dateDue() != null && form.dateName() != null && form.dateKind() != null) {
+                builds.addCommitment(
+                        new CommitmentRequest(id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
+            }
+            return id;
+        });
+    }
+
+    /** A shop with one build more, and the date that its end is asked for. */
+    public record Tried(ShopSnapshot shop, CommitmentId end) {}
+
+    /** The shop as it would be with a new build from a template and no date to press it; nothing of it is kept. */
+    @ManagerOnly
+    public Tried withNewBuild(String template, Instant longAway) {
+        List<JobSheet.Line> lines = template(template);
+        return trial.execute(status -> {
+            status.setRollbackOnly();
+            return journal.change("tried a new build", () -> {
+                String build = builds.add(new BuildRequest("", "new build", Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
+                insert(build, lines);
+                String end = builds.addCommitment(
+                        new CommitmentRequest(build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
+                return new Tried(plans.shopAsWritten(), new CommitmentId(end));
+            });
+        });
+    }
+
+    /** Reads a file and says what would be imported, or what is wrong with it. Nothing changes. */
+    @LeadOrManager
+    JobSheet.Read preview(byte[] file) {
+        ShopSnapshot shop = plans.current().shop();
+        Set<String> skills = new HashSet<>();
+        shop.people().forEach(p -> skills.addAll(p.skills().keySet()));
+        Set<String> stations = new HashSet<>();
+        shop.stations().stream().map(Station::kind).forEach(stations::add);
+        return JobSheetCsv.read(file, skills, stations);
+    }
+
+    /** Takes a whole sheet in, or nothing. */
+    @LeadOrManager
+    int importSheet(String build, byte[] file) {
+        JobSheet.Read read = preview(file);
+        ValidationException.throwIfAny(read.problems());
+        journal.change("imported " + read.lines().size() + " jobs", () -> {
+            insert(build, read.lines());
+        });
+        return read.lines().size();
+    }
+
+    /** Adds the lines to a build; returns the ids of the jobs in the order of the lines. */
+    @LeadOrManager
+    public List<String> insert(String build, List<JobSheet.Line> lines) {
+        List<String> ids = new ArrayList<>();
+        Map<String, String> byRef = new HashMap<>();
+        for (JobSheet.Line line : lines) {
+            String id = NewId.next();
+            ids.add(id);
+            byRef.put(line.ref(), id);
+            works.insertJob(
+                    id, new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0), false);
+        }
+        for (int i = 0; i < lines.size(); i++) {
+            for (JobSheet.After after : lines.get(i).after()) {
+                links.insertLink(
+                        NewId.next(),
+                        new LinkRequest(
+                                byRef.get(after.ref()),
+                                ids.get(i),
+                                after.type(),
+                                (int) after.lag().minutes().value(),
+                                after.lag().working(),
+                                after.risk().map(Link.Risk::chance).orElse(null),
+                                after.risk().map(r -> (int) r.rework().value()).orElse(null)));
+            }
+        }
+        return ids;
+    }
+
+    /** The jobs of a build as a sheet that can be imported again. */
+    @AnyHand
+    String export(String build) {
+        ShopSnapshot shop = plans.current().shop();
+        Map<WorkId, String> refs = new HashMap<>();
+        List<Job> jobs = new ArrayList<>();
+        for (Work work : shop.works()) {
+            if (work instanceof Job job && job.build().value().equals(build)) {
+                jobs.add(job);
+                refs.put(job.id(), "j" + jobs.size());
+            }
+        }
+        return JobSheetCsv.write(jobs, refs, shop.links(), works.stages(build), works.notes(build));
+    }
+}

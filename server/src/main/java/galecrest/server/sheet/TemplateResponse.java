@@ -1,0 +1,6 @@
+package galecrest.server.sheet;
+
+import java.util.List;
+
+/** A template as it is offered. */
+record TemplateResponse(String id, String name, int jobs, int likelyMinutes, List<String> stages) {}

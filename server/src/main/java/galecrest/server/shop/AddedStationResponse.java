@@ -1,3 +1,0 @@
-package galecrest.server.shop;
-
-record AddedStationResponse(String id) {}

@@ -1,0 +1,28 @@
+package galecrest.server.shop;
+
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** What the shop and its builds are called. */
+@Repository
+public class NameRepository {
+    private final JdbcClient db;
+
+    NameRepository(JdbcClient db) {
+        this.db = db;
+    }
+
+    /** The shop's name, or one for a shop that has not been given any. */
+    public String shop() {
+        return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
+    }
+
+    /** Number and name of a build, "61 Red Coupe"; empty where it is gone. */
+    public Optional<String> build(String id) {
+        return db.sql("select trim(number || ' ' || name) from build where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
+}

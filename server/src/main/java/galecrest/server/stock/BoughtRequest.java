@@ -1,0 +1,3 @@
+package galecrest.server.stock;
+
+record BoughtRequest(boolean bought) {}

@@ -1,0 +1,5 @@
+/** The supply run and the shelf. */
+@NullMarked
+package galecrest.server.stock;
+
+import org.jspecify.annotations.NullMarked;

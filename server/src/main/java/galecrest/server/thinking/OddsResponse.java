@@ -1,6 +1,0 @@
-package galecrest.server.thinking;
-
-import org.jspecify.annotations.Nullable;
-
-/** The newest odds, absent until the first are ready. */
-record OddsResponse(@Nullable OddsView odds) {}

@@ -1,3 +1,0 @@
-package galecrest.server.thinking;
-
-record PromiseRequest(String template) {}

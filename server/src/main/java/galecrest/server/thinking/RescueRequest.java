@@ -1,3 +1,0 @@
-package galecrest.server.thinking;
-
-record RescueRequest(String commitmentId) {}

@@ -1,4 +1,0 @@
-package galecrest.server.told;
-
-/** Where the calendar can be read, from the root of the server. */
-record AddedFeedResponse(String path) {}

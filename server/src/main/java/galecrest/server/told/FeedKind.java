@@ -1,8 +1,0 @@
-package galecrest.server.told;
-
-/** Whose calendar a feed is. */
-enum FeedKind {
-    PERSON,
-    STATION,
-    BUILD
-}

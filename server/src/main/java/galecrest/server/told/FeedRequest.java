@@ -1,3 +1,0 @@
-package galecrest.server.told;
-
-record FeedRequest(FeedKind kind, String subject) {}

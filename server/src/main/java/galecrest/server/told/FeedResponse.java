@@ -1,3 +1,0 @@
-package galecrest.server.told;
-
-record FeedResponse(String token, FeedKind kind, String subject) {}

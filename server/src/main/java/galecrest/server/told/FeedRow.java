@@ -1,6 +1,0 @@
-package galecrest.server.told;
-
-import java.time.Instant;
-
-/** A feed by its private link. */
-record FeedRow(String token, FeedKind kind, String subject, Instant madeAt) {}

@@ -1,0 +1,5 @@
+package galecrest.server.vendor;
+
+import java.time.LocalDate;
+
+record VendorClosure(LocalDate from, LocalDate to, String reason) {}

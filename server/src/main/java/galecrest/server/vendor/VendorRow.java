@@ -1,0 +1,4 @@
+package galecrest.server.vendor;
+
+/** Who a vendor is on paper. */
+public record VendorRow(String id, String name, String phone, String email) {}

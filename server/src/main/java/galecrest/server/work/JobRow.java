@@ -1,0 +1,13 @@
+package galecrest.server.work;
+
+/** The job as its form would show it. */
+record JobRow(
+        String name,
+        String stage,
+        String zone,
+        int lowMinutes,
+        int likelyMinutes,
+        int highMinutes,
+        String gate,
+        boolean essential,
+        String note) {}

@@ -1,0 +1,9 @@
+package galecrest.server.work;
+
+enum PinKind {
+    PERSON,
+    STATION,
+    NOT_BEFORE,
+    AFTER,
+    EXACTLY
+}

@@ -1,0 +1,203 @@
+package galecrest.server.work;
+
+import galecrest.core.build.BuildId;
+import galecrest.core.people.PersonId;
+import galecrest.core.people.WorkedTime;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ReasonText;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.shop.StationId;
+import galecrest.core.work.Job;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
+import galecrest.server.journal.Journal;
+import galecrest.server.plan.PlanService;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.vendor.DeliveryRepository;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
+@Service
+public class ProgressService {
+    private final WorkRepository works;
+    private final DeliveryRepository deliveries;
+    private final PlanService plans;
+    private final Journal journal;
+    private final Clock clock;
+    private final CurrentUser who;
+
+    ProgressService(
+            WorkRepository works,
+            DeliveryRepository deliveries,
+            PlanService plans,
+            Journal journal,
+            Clock clock,
+            CurrentUser who) {
+        this.works = works;
+        this.deliveries = deliveries;
+        this.plans = plans;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    private Optional<Plan.Placed> placed(String id) {
+        return plans.current().plan().placed().stream()
+                .filter(p -> p.work().value().equals(id))
+                .findFirst();
+    }
+
+    /**
+     * Starts a job with the crew and at the station that the plan has for it, or with who starts it alone. Nobody is on
+     * two jobs at once: what one of them was on is paused.
+     */
+    @AnyHand
+    void start(String id) {
+        Optional<Plan.Placed> placed = placed(id);
+        String me = who.account().personId();
+        List<String> planned =
+                placed.map(p -> p.crew().stream().map(PersonId::value).toList()).orElse(List.of());
+        List<String> by = me == null || planned.contains(me) ? planned : List.of(me);
+        String station =
+                placed.flatMap(Plan.Placed::station).map(StationId::value).orElse(null);
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            if (!head.kind().equals("JOB") || head.status().equals("DONE")) {
+                throw new ValidationException(
+                        "start", head.name() + " cannot be started: it is done, or nothing the shop does.");
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> {
+                String on = job.started().orElseThrow().by().stream()
+                        .map(new ReasonText(shop)::person)
+                        .collect(Collectors.joining(" and "));
+                throw new ValidationException(
+                        "start",
+                        on + (job.started().get().by().size() > 1 ? " are" : " is") + " on " + head.name()
+                                + " already.");
+            });
+            goingOnWith(shop, by).forEach(job -> pause(shop, job));
+            works.start(id, clock.instant(), by, station);
+            return "started " + head.name();
+        });
+    }
+
+    /** Whether somebody is on it; a job that was paused has been started, and waits. */
+    private static boolean goesOn(Job job) {
+        return job.started().isPresent() && !job.started().get().by().isEmpty();
+    }
+
+    private static List<Job> goingOnWith(ShopSnapshot shop, List<String> people) {
+        return shop.works().stream()
+                .filter(w -> w instanceof Job)
+                .map(w -> (Job) w)
+                .filter(j -> j.started().isPresent()
+                        && j.started().get().by().stream().anyMatch(p -> people.contains(p.value())))
+                .toList();
+    }
+
+    @AnyHand
+    void pause(String id) {
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            ShopSnapshot shop = plans.shopAsWritten();
+            Job job = job(shop, id)
+                    .filter(ProgressService::goesOn)
+                    .orElseThrow(() -> new ValidationException("pause", "Nobody is on " + head.name() + "."));
+            pause(shop, job);
+            return "paused " + head.name();
+        });
+    }
+
+    private static Optional<Job> job(ShopSnapshot shop, String id) {
+        return shop.works().stream()
+                .filter(w -> w.id().value().equals(id) && w instanceof Job)
+                .map(w -> (Job) w)
+                .findFirst();
+    }
+
+    /** Pauses a job that goes on, with what is left of it by now. */
+    private void pause(ShopSnapshot shop, Job job) {
+        clockOff(shop, job);
+        works.pause(job.id().value(), (int) job.toDo().value());
+    }
+
+    /** Writes down how long those who were on the job have worked since it was started. */
+    private void clockOff(ShopSnapshot shop, Job job) {
+        Instant now = clock.instant();
+        job.started().ifPresent(started -> shop.people().stream()
+                .filter(p -> started.by().contains(p.id()))
+                .forEach(p -> works.worked(
+                        job.id().value(), p.id().value(), WorkedTime.of(p, started.at(), now, shop.zone()), now)));
+    }
+
+    @AnyHand
+    void done(String id) {
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            if (head.status().equals("DONE")) {
+                throw new ValidationException("done", head.name() + " is done already.");
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            job(shop, id).ifPresent(job -> clockOff(shop, job));
+            finish(id);
+            return "finished " + head.name();
+        });
+    }
+
+    /** Marks outside work as done, within the change that is open. */
+    public void isBack(String id) {
+        finish(id);
+    }
+
+    @AnyHand
+    public void hold(String id, HoldRequest form) {
+        if (form.note().isBlank()) {
+            throw new ValidationException("note", "Say in a word or two what holds it.");
+        }
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            if (head.status().equals("DONE")) {
+                throw new ValidationException("note", head.name() + " is done already.");
+            }
+            ShopSnapshot shop = plans.shopAsWritten();
+            Optional<Job> going = job(shop, id).filter(ProgressService::goesOn);
+            works.hold(id, form);
+            going.ifPresent(job -> pause(shop, job));
+            return "held " + head.name() + ": " + form.reason().name() + ", " + form.note();
+        });
+    }
+
+    @AnyHand
+    void release(String id) {
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            return works.release(id) ? "released " + head.name() : null;
+        });
+    }
+
+    /** The open work of a build, as planned: what a captured hold applies to. */
+    public Optional<Work> nextOf(String build) {
+        var current = plans.current();
+        var report = galecrest.core.insight.CarStatus.all(current.shop(), current.plan()).stream()
+                .filter(r -> r.build().equals(new BuildId(build)))
+                .findFirst();
+        Optional<WorkId> id = report.flatMap(r -> r.doing().stream().findFirst().or(r::next));
+        return id.flatMap(w ->
+                current.shop().works().stream().filter(x -> x.id().equals(w)).findFirst());
+    }
+
+    /** Outside work that was promised back for a day goes on its vendor's record. */
+    private void finish(String id) {
+        Instant now = clock.instant();
+        deliveries.outwork(id, now);
+        works.done(id, now);
+    }
+}

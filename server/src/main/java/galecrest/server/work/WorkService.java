@@ -1,0 +1,192 @@
+package galecrest.server.work;
+
+import galecrest.core.shop.Problem;
+import galecrest.server.NewId;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.ValidationException;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** Writing down jobs, outside work and running-in. */
+@Service
+public class WorkService {
+
+    private final WorkRepository works;
+    private final LinkRepository links;
+    private final Journal journal;
+
+    WorkService(WorkRepository works, LinkRepository links, Journal journal) {
+        this.works = works;
+        this.links = links;
+        this.journal = journal;
+    }
+
+    @LeadOrManager
+    String addJob(JobRequest form) {
+        return insertJob(form, false);
+    }
+
+    /** Adds a job that was written down or found. */
+    public String insertJob(JobRequest form, boolean finding) {
+        ValidationException.throwIfAny(form.spec().problems());
+        String id = NewId.next();
+        String summary = (finding ? "found: " : "added the job ") + form.spec().name();
+        journal.change(summary, () -> {
+            works.insertJob(id, form, finding);
+            form.after().forEach(first -> links.insertPlainLink(first, id));
+        });
+        return id;
+    }
+
+    @LeadOrManager
+    void changeJob(String id, JobRequest form) {
+        WorkSummary head = works.mustBe(id);
+        ValidationException.throwIfAny(form.spec().problems());
+        journal.change("changed the job " + head.name(), () -> {
+            JobRow there = works.job(id);
+            if (!works.updateJob(id, form)) {
+                throw new ConflictException(
+                        "Somebody else changed \"" + head.name() + "\" while you had it open. Nothing of yours is lost:"
+                                + " look at what differs, then save again or drop it.",
+                        works.mustBe(id).version(),
+                        differences(form, there));
+            }
+        });
+    }
+
+    private static List<ConflictException.Difference> differences(JobRequest mine, JobRow theirs) {
+        List<ConflictException.Difference> all = new ArrayList<>();
+        differ(all, "name", mine.spec().name(), theirs.name());
+        differ(all, "stage", mine.stage() == null ? "" : mine.stage(), theirs.stage());
+        differ(all, "zone", mine.spec().zone(), theirs.zone());
+        differ(all, "lowMinutes", mine.spec().lowMinutes(), theirs.lowMinutes());
+        differ(all, "likelyMinutes", mine.spec().likelyMinutes(), theirs.likelyMinutes());
+        differ(all, "highMinutes", mine.spec().highMinutes(), theirs.highMinutes());
+        differ(all, "gate", mine.spec().gate(), theirs.gate());
+        differ(all, "essential", mine.spec().essential(), theirs.essential());
+        differ(all, "note", mine.note(), theirs.note());
+        return all;
+    }
+
+    private static void differ(List<ConflictException.Difference> all, String field, Object mine, Object theirs) {
+        if (!String.valueOf(mine).equals(String.valueOf(theirs))) {
+            all.add(new ConflictException.Difference(field, String.valueOf(mine), String.valueOf(theirs)));
+        }
+    }
+
+    @LeadOrManager
+    String addOutwork(OutworkRequest form) {
+        ValidationException.throwIfAny(problems(form));
+        return journal.change("added the outside work " + form.name(), () -> insertOutwork(form));
+    }
+
+    /** Writes outside work that has been checked, within the change that is open; answers its id. */
+    public String insertOutwork(OutworkRequest form) {
+        String id = NewId.next();
+        works.insertOutwork(id, form);
+        form.after().forEach(first -> links.insertPlainLink(first, id));
+        return id;
+    }
+
+    @LeadOrManager
+    void changeOutwork(String id, OutworkRequest form) {
+        WorkSummary head = works.mustBe(id);
+        ValidationException.throwIfAny(problems(form));
+        journal.change("changed the outside work " + head.name(), () -> {
+            if (!works.updateOutwork(id, form)) {
+                throw new ConflictException(
+                        "Somebody else changed \"" + head.name() + "\" meanwhile.",
+                        works.mustBe(id).version(),
+                        List.of());
+            }
+        });
+    }
+
+    /** What is wrong with the form. */
+    public static List<Problem> problems(OutworkRequest form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank()) {
+            problems.add(new Problem("name", "Outside work needs a name."));
+        }
+        if (form.outMinutes() < 0
+                || form.backMinutes() < 0
+                || form.outMinutes() > 20_000
+                || form.backMinutes() > 20_000) {
+            problems.add(new Problem("outMinutes", "The way takes between 0 and 20 000 min."));
+        }
+        if (form.lowDays() < 0 || form.lowDays() > form.likelyDays() || form.likelyDays() > form.highDays()) {
+            problems.add(new Problem("lowDays", "The turnaround must be low ≤ likely ≤ high working days."));
+        }
+        if (form.highDays() > 250) {
+            problems.add(new Problem("highDays", "A turnaround of more than 250 working days cannot be planned."));
+        }
+        if (form.inspectionMinutes() < 0 || form.inspectionMinutes() > 10_000) {
+            problems.add(new Problem("inspectionMinutes", "The inspection takes 0 to 10 000 min."));
+        }
+        boolean half = (form.slotFrom() == null) != (form.slotTo() == null);
+        if (half || form.slotFrom() != null && !form.slotFrom().isBefore(form.slotTo())) {
+            problems.add(new Problem("slotTo", "A slot needs a start and a later end."));
+        }
+        return problems;
+    }
+
+    @LeadOrManager
+    String addRunningIn(RunningInRequest form) {
+        check(form);
+        String id = NewId.next();
+        journal.change("added the running-in " + form.name(), () -> {
+            works.insertRunningIn(id, form);
+            form.after().forEach(first -> links.insertPlainLink(first, id));
+        });
+        return id;
+    }
+
+    @LeadOrManager
+    void changeRunningIn(String id, RunningInRequest form) {
+        WorkSummary head = works.mustBe(id);
+        check(form);
+        journal.change("changed the running-in " + head.name(), () -> {
+            if (!works.updateRunningIn(id, form)) {
+                throw new ConflictException(
+                        "Somebody else changed \"" + head.name() + "\" meanwhile.",
+                        works.mustBe(id).version(),
+                        List.of());
+            }
+        });
+    }
+
+    private static void check(RunningInRequest form) {
+        List<Problem> problems = new ArrayList<>();
+        if (form.name().isBlank()) {
+            problems.add(new Problem("name", "Running-in needs a name."));
+        }
+        if (form.distanceKm() < 1 || form.distanceKm() > 10_000) {
+            problems.add(new Problem("distanceKm", "The distance is between 1 and 10 000 km."));
+        }
+        if (form.doneKm() < 0 || form.doneKm() > form.distanceKm()) {
+            problems.add(new Problem("doneKm", "What is driven so far is between 0 and the whole distance."));
+        }
+        if (form.perDayKm() < 1) {
+            problems.add(new Problem("perDayKm", "A day's drive is at least 1 km."));
+        }
+        if (form.perDayMinutes() < 5 || form.perDayMinutes() > 720) {
+            problems.add(new Problem("perDayMinutes", "A day's drive takes 5 min to 12 h."));
+        }
+        if (form.skill().isBlank()) {
+            problems.add(new Problem("skill", "Say the skill of who drives."));
+        }
+        ValidationException.throwIfAny(problems);
+    }
+
+    @LeadOrManager
+    void remove(String id) {
+        journal.judge(() -> {
+            String name = works.mustBe(id).name();
+            works.delete(id);
+            return "removed " + name;
+        });
+    }
+}

@@ -1,0 +1,122 @@
+package galecrest.server.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import galecrest.server.ServerTest;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** A hand's day and what the manager writes down on the walk. */
+class WorkdayTest extends ServerTest {
+    @Test
+    void startPauseHoldAndFinish() throws Exception {
+        JsonNode day = call(BO, "GET", "/api/my-day", null).body();
+        String next = day.get("next").get(0).asText();
+        String before = day.get("now").get(0).asText();
+        assertThat(call(BO, "POST", "/api/works/" + next + "/start", null).status())
+                .isEqualTo(204);
+        assertThat(find("works", "id", next).get("status").asText()).isEqualTo("STARTED");
+        assertThat(call(BO, "GET", "/api/my-day", null).body().get("now").toString())
+                .contains(next)
+                .doesNotContain(before);
+        assertThat(call(BO, "POST", "/api/works/" + next + "/hold", Map.of("reason", "PART", "note", "left gasket"))
+                        .status())
+                .isEqualTo(204);
+        JsonNode held = find("works", "id", next);
+        assertThat(held.get("hold").get("note").asText()).isEqualTo("left gasket");
+        assertThat(held.get("job").get("startedBy")).isEmpty();
+        assertThat(call(BO, "POST", "/api/works/" + next + "/release", null).status())
+                .isEqualTo(204);
+        assertThat(call(BO, "POST", "/api/works/" + next + "/done", null).status())
+                .isEqualTo(204);
+        assertThat(find("works", "id", next).get("status").asText()).isEqualTo("DONE");
+        assertThat(call(BO, "POST", "/api/works/" + next + "/done", null).status())
+                .isEqualTo(422);
+        for (int i = 0; i < 4; i++) {
+            call(BO, "POST", "/api/undo", null);
+        }
+        assertThat(find("works", "id", next).get("status").asText()).isEqualTo("TODO");
+    }
+
+    /** Work that came after publishing may stand on the chain of a date; a hand's day does not know it and stands. */
+    @Test
+    void aHandsDayStandsWhileNewWorkIsUnpublished() throws Exception {
+        String car = find("cars", "number", "61").get("id").asText();
+        for (int i = 0; i < 3; i++) {
+            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "rework " + i + " @cockpit 400m"));
+        }
+        Answer day = call(BO, "GET", "/api/my-day", null);
+        assertThat(day.status()).isEqualTo(200);
+        assertThat(call(BO, "GET", "/api/board", null).status()).isEqualTo(200);
+        for (int i = 0; i < 3; i++) {
+            call(MARA, "POST", "/api/undo", null);
+        }
+    }
+
+    @Test
+    void theCaptureLineBecomesTheRightThingPlanned() throws Exception {
+        String car = find("cars", "number", "8").get("id").asText();
+        String capture = "/api/builds/" + car + "/capture";
+        assertThat(call(MARA, "POST", capture, Map.of("text", "hang bias cable @cockpit 40m"))
+                        .status())
+                .isEqualTo(200);
+        JsonNode job = find("works", "name", "Hang bias cable");
+        assertThat(job.get("job").get("likelyMinutes").asInt()).isEqualTo(40);
+        assertThat(job.has("placed")).isTrue();
+        assertThat(call(BO, "POST", capture, Map.of("text", "weeping union @rear"))
+                        .body()
+                        .get("said")
+                        .asText())
+                .startsWith("Finding");
+        assertThat(call(MARA, "POST", capture, Map.of("text", "held part: manifold"))
+                        .body()
+                        .get("said")
+                        .asText())
+                .startsWith("Held:");
+        assertThat(call(MARA, "POST", capture, Map.of("text", "held rain: x")).at("text"))
+                .contains("no reason");
+        for (int i = 0; i < 3; i++) {
+            call(MARA, "POST", "/api/undo", null);
+        }
+    }
+
+    @Test
+    void anExportedJobSheetCanBeImportedAgain() throws Exception {
+        String from = find("cars", "number", "34").get("id").asText();
+        byte[] sheet = mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(
+                                "/api/builds/" + from + "/jobs.csv")
+                        .cookie(session(MARA)))
+                .andReturn()
+                .getResponse()
+                .getContentAsByteArray();
+        String made = call(MARA, "POST", "/api/builds", """
+                        {"build": {"number": "99", "name": "Copy", "body": "SALOON", "customer": "", "discipline": "",
+                         "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
+                         "limitRear": 2, "version": 0}}""").body().get("id").asText();
+        Answer imported = upload(MARA, "/api/builds/" + made + "/jobs/import", sheet);
+        assertThat(imported.status()).isEqualTo(200);
+        long lines = new String(sheet, StandardCharsets.UTF_8).lines().count();
+        assertThat(imported.body().get("jobs").asLong()).isEqualTo(lines - 1);
+        call(MARA, "POST", "/api/undo", null);
+        call(MARA, "POST", "/api/undo", null);
+    }
+
+    @Test
+    void aNewBuildFromATemplateIsPlannedAtOnce() throws Exception {
+        String made = call(MARA, "POST", "/api/builds", """
+                        {"build": {"number": "7", "name": "Fresh", "body": "COUPE", "customer": "", "discipline": "",
+                         "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
+                         "limitRear": 2, "version": 0},
+                         "template": "rewire", "dateName": "test", "dateKind": "PROMISE",
+                         "dateDue": "%s"}""".formatted(at(96, "08:00")))
+                .body()
+                .get("id")
+                .asText();
+        assertThat(find("cars", "id", made).get("total").asInt()).isEqualTo(14);
+        assertThat(find("commitments", "buildId", made).get("marginMinutes").asLong())
+                .isPositive();
+        call(MARA, "POST", "/api/undo", null);
+    }
+}
