@@ -2,6 +2,10 @@ import js from '@eslint/js'
 import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
+const ROOMS = ['walkround', 'runway', 'builds', 'desk', 'ledger', 'shop', 'day', 'customer', 'access']
+const BELOW = ['format', 'api', 'ui', 'domain']
+const others = (all, own) => all.filter((other) => other !== own).map((other) => `../${other}/*`)
+
 export default ts.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   js.configs.recommended,
@@ -15,18 +19,16 @@ export default ts.config(
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
-  // A room imports api, ui and its own files, never another room.
-  ...['walkround', 'runway', 'build', 'shop', 'day'].map((room) => ({
+  // A room imports what stands below it and its own files, never another room.
+  ...ROOMS.map((room) => ({
     files: [`src/${room}/**`],
+    rules: { 'no-restricted-imports': ['error', { patterns: others(ROOMS, room) }] },
+  })),
+  // What all rooms build on: each knows only those before it.
+  ...BELOW.map((layer, i) => ({
+    files: [`src/${layer}/**`],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: ['walkround', 'runway', 'build', 'shop', 'day']
-            .filter((other) => other !== room)
-            .map((other) => `../${other}/*`),
-        },
-      ],
+      'no-restricted-imports': ['error', { patterns: others([...BELOW.slice(i + 1), ...ROOMS], layer) }],
     },
   })),
 )

@@ -1,5 +1,6 @@
-import type { Board } from './board'
 import type { Schemas } from './client'
+
+type Board = Schemas['Board']
 
 /** The names of the lists of a board. */
 type Listing = { [K in keyof Board]: Board[K] extends unknown[] ? K : never }[keyof Board]

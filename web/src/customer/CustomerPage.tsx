@@ -3,10 +3,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { client, dataOf, ProblemError, type Schemas } from '../api/client'
-import { Effects } from '../ui/Effects'
-import { amount } from '../ui/money'
+import { Effects } from '../domain/Effects'
+import { amount } from '../format/money'
 import { Nothing } from '../ui/Nothing'
-import { day, when } from '../ui/say'
+import { day, when } from '../format/time'
 
 type Page = Schemas['CustomerPageResponse']
 type Change = Schemas['CustomerChange']

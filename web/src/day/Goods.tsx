@@ -4,7 +4,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type Arrival, useArrivals, useSupplies } from '../api/desk'
 import { useSend } from '../api/send'
-import { Inspect } from '../ui/Inspect'
+import { Inspect } from '../domain/Inspect'
 import { Section } from './Section'
 
 /** What came and waits to be looked over, and what the supply run brings. */

@@ -7,9 +7,11 @@ import { type Tag, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { Nothing } from '../ui/Nothing'
-import { PaperTag } from '../ui/PaperTag'
-import { clock, day, weekday, when, word, work as length } from '../ui/say'
-import { useWorkVerbs } from '../ui/verbs'
+import { PaperTag } from '../domain/PaperTag'
+import { duration } from '../format/margin'
+import { clock, day, weekday, when } from '../format/time'
+import { word } from '../format/words'
+import { useWorkVerbs } from '../domain/verbs'
 import { Goods } from './Goods'
 import { Section } from './Section'
 
@@ -188,8 +190,8 @@ function Card({ work, now, onHold }: { work: Work; now?: boolean; onHold: () => 
           </div>
           <div>
             {now
-              ? `${length(work.job?.remainingMinutes ?? 0)} to go`
-              : `${at ? when(at.start, board.now, board.zone) : ''} · ${length(work.job?.remainingMinutes ?? 0)}`}
+              ? `${duration(work.job?.remainingMinutes ?? 0)} to go`
+              : `${at ? when(at.start, board.now, board.zone) : ''} · ${duration(work.job?.remainingMinutes ?? 0)}`}
             {others.length > 1 && ` · ${others.map((p) => person.get(p)?.name).join(' and ')}`}
           </div>
         </div>

@@ -1,11 +1,12 @@
-import { Button, Checkbox, Group, Modal, NumberInput, Select, TextInput } from '@mantine/core'
+import { Button, Checkbox, Group, Modal, NumberInput, Select } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import type { Line } from '../api/desk'
 import { atFields, useSend } from '../api/send'
-import { instantOf } from '../ui/say'
+import { instantOf } from '../format/time'
 import { TO_ORDER } from './states'
+import { MomentField } from '../ui/MomentField'
 
 interface Props {
   lines: Line[]
@@ -79,8 +80,8 @@ export function Basket({ lines, onClose }: Props) {
               data={vendors.map((id) => ({ value: id, label: vendor.get(id)?.name ?? id }))}
               {...form.getInputProps('vendorId')}
             />
-            <TextInput label="Promised for" type="datetime-local" {...form.getInputProps('likely')} />
-            <TextInput label="at the latest" type="datetime-local" {...form.getInputProps('high')} />
+            <MomentField label="Promised for" {...form.getInputProps('likely')} />
+            <MomentField label="at the latest" {...form.getInputProps('high')} />
           </Group>
           <table className="plain" style={{ marginTop: 10 }}>
             <tbody>

@@ -3,7 +3,9 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import type { Line } from '../api/desk'
 import { Nothing } from '../ui/Nothing'
-import { away, day, margin, when, word } from '../ui/say'
+import { margin } from '../format/margin'
+import { away, day, when } from '../format/time'
+import { word } from '../format/words'
 
 /** So many lines are drawn at once; the rest on request. */
 const SOME = 60

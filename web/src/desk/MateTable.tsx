@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form'
 import { client, dataOf } from '../api/client'
 import type { Mate, PartDetail } from '../api/desk'
 import { atFields, useSend } from '../api/send'
-import { MateMark } from '../ui/MateMark'
+import { MateMark } from '../domain/MateMark'
 import { Bolt } from './Bolt'
 
 const SAID: Record<Mate['outcome'], string> = {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { Nothing } from '../ui/Nothing'
-import { when } from '../ui/say'
+import { when } from '../format/time'
 
 /** Mail as it would have gone out; nothing is really sent. */
 export function Outbox() {

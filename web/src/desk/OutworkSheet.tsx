@@ -6,7 +6,7 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { when } from '../ui/say'
+import { when } from '../format/time'
 import { Slots } from './Slots'
 import { WordFields } from './WordFields'
 

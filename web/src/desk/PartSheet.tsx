@@ -5,11 +5,13 @@ import { isHere, type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
-import { day, instantOf, keptWord, localOf, when, word } from '../ui/say'
+import { day, instantOf, localOf, when } from '../format/time'
+import { keptWord, word } from '../format/words'
 import { Instead } from './Instead'
 import { MateTable } from './MateTable'
 import { TO_ORDER } from './states'
 import { WordFields } from './WordFields'
+import { MomentField } from '../ui/MomentField'
 
 interface Props {
   id: string
@@ -253,8 +255,8 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
       )}
       <form onSubmit={form.onSubmit((v) => void order(v))}>
         <Group grow align="start" mt={6}>
-          <TextInput label="Promised for" type="datetime-local" {...form.getInputProps('likely')} />
-          <TextInput label="at the latest" type="datetime-local" {...form.getInputProps('high')} />
+          <MomentField label="Promised for" {...form.getInputProps('likely')} />
+          <MomentField label="at the latest" {...form.getInputProps('high')} />
         </Group>
         {listed && (
           <p className="soft small" style={{ margin: '6px 0 0' }}>

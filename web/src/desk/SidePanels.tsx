@@ -4,8 +4,8 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type Arrival, useArrivals } from '../api/desk'
 import { useSend } from '../api/send'
-import { Inspect } from '../ui/Inspect'
-import { word } from '../ui/say'
+import { Inspect } from '../domain/Inspect'
+import { word } from '../format/words'
 
 /** What has come and waits to be looked over, and what should come today. */
 export function Arrivals() {

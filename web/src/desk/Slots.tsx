@@ -4,9 +4,9 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
-import { Effects } from '../ui/Effects'
-import { OddsMark } from '../ui/OddsMark'
-import { when } from '../ui/say'
+import { Effects } from '../domain/Effects'
+import { OddsMark } from '../domain/OddsMark'
+import { when } from '../format/time'
 
 /** How likely it is in time; nothing until that is reckoned. */
 const InTime = ({ chance }: { chance?: number }) =>

@@ -1,10 +1,11 @@
-import { Button, Group, Textarea, TextInput } from '@mantine/core'
+import { Button, Group, Textarea } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import type { Line } from '../api/desk'
 import { atFields, useSend } from '../api/send'
-import { instantOf, when } from '../ui/say'
+import { instantOf, when } from '../format/time'
+import { MomentField } from '../ui/MomentField'
 
 interface FormProps {
   kind: Line['kind']
@@ -54,10 +55,10 @@ export function WordFields({ kind, id, arrival, onDone }: FormProps) {
   return (
     <form onSubmit={form.onSubmit((v) => void save(v))}>
       <Textarea label="What they said" autosize minRows={2} data-autofocus {...form.getInputProps('said')} />
-      <TextInput label="Next word promised" mt={8} type="datetime-local" {...form.getInputProps('nextAt')} />
+      <MomentField label="Next word promised" mt={8} {...form.getInputProps('nextAt')} />
       <Group grow mt={8} align="start">
-        <TextInput label="New likely day" type="datetime-local" {...form.getInputProps('likely')} />
-        <TextInput label="at the latest" type="datetime-local" {...form.getInputProps('high')} />
+        <MomentField label="New likely day" {...form.getInputProps('likely')} />
+        <MomentField label="at the latest" {...form.getInputProps('high')} />
       </Group>
       {arrival?.likely && (
         <p className="small soft" style={{ margin: '4px 0 0' }}>

@@ -4,9 +4,11 @@ import { useState } from 'react'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { Effects } from '../ui/Effects'
-import { amount } from '../ui/money'
-import { instantOf, word } from '../ui/say'
+import { Effects } from '../domain/Effects'
+import { amount } from '../format/money'
+import { instantOf } from '../format/time'
+import { word } from '../format/words'
+import { MomentField } from '../ui/MomentField'
 
 const GATES = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 'EVENT'] as const
 
@@ -85,7 +87,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
           <NumberInput label="Parts" decimalScale={2} {...form.getInputProps('parts')} />
           <NumberInput label="Outside work" decimalScale={2} {...form.getInputProps('outwork')} />
         </Group>
-        <TextInput label="Parts come" mt={8} type="datetime-local" {...form.getInputProps('partsAt')} />
+        <MomentField label="Parts come" mt={8} {...form.getInputProps('partsAt')} />
         <Button type="submit" mt={14} loading={busy} variant={priced ? 'default' : 'filled'}>
           What would it cost, and which dates?
         </Button>

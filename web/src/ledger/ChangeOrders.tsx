@@ -3,9 +3,9 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { Effects } from '../ui/Effects'
-import { amount, hours } from '../ui/money'
-import { when } from '../ui/say'
+import { Effects } from '../domain/Effects'
+import { amount, hours } from '../format/money'
+import { when } from '../format/time'
 
 type Order = Schemas['ChangeOrderView']
 

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
-import { day } from '../ui/say'
+import { day } from '../format/time'
 
 /** Links to the customer's page: made, told once, revoked. */
 export function CustomerLinks({ car }: { car: Car }) {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
-import { amount, hours } from '../ui/money'
+import { amount, hours } from '../format/money'
 import { Nothing } from '../ui/Nothing'
 import { BuildLedger } from './BuildLedger'
 

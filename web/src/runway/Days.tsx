@@ -1,4 +1,4 @@
-import { day } from '../ui/say'
+import { day } from '../format/time'
 import { TOP } from './sizes'
 
 interface DaysProps {

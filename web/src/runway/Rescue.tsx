@@ -3,8 +3,8 @@ import { type Commitment, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { thinking, type Tried, useThoughts } from '../api/thinking'
-import { OddsMark, percent } from '../ui/OddsMark'
-import { margin } from '../ui/say'
+import { OddsMark, percent } from '../domain/OddsMark'
+import { margin } from '../format/margin'
 import { varied } from './varied'
 
 const EFFECTS = 3

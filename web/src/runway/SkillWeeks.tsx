@@ -1,6 +1,6 @@
 import { useAhead } from '../api/ahead'
 import { useBoard } from '../api/board'
-import { day } from '../ui/say'
+import { day } from '../format/time'
 
 /** From this share on a week counts as full. */
 const FULL = 0.85

@@ -2,7 +2,7 @@ import { scaleUtc } from 'd3-scale'
 import { area, curveMonotoneX } from 'd3-shape'
 import type { Commitment } from '../api/board'
 import type { Odds } from '../api/thinking'
-import { day, when } from '../ui/say'
+import { day, when } from '../format/time'
 
 const WIDTH = 430
 const HEIGHT = 92

@@ -2,9 +2,10 @@ import { Button } from '@mantine/core'
 import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
 import type { Schemas } from '../api/client'
-import { PaperTag } from '../ui/PaperTag'
-import { Pins } from '../ui/Pins'
-import { when, work as length } from '../ui/say'
+import { PaperTag } from '../domain/PaperTag'
+import { Pins } from '../domain/Pins'
+import { duration } from '../format/margin'
+import { when } from '../format/time'
 
 interface Props {
   work: Work
@@ -43,7 +44,7 @@ export function WorkCard({ work, account, onClose }: Props) {
       {p && (
         <p style={{ margin: '6px 0' }}>
           {when(p.start, board.now, board.zone)} to {when(p.end, board.now, board.zone)}
-          {work.job && `, ${length(work.job.remainingMinutes)}`}
+          {work.job && `, ${duration(work.job.remainingMinutes)}`}
           {p.crew.length > 0 && `, ${p.crew.map((c) => person.get(c)?.name).join(' and ')}`}
           {p.stationId && `, ${station.get(p.stationId)?.name}`}
           {p.ready > p.end && `; ready ${when(p.ready, board.now, board.zone)}`}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Work } from '../api/board'
-import { instantOf, localOf, margin } from '../ui/say'
+import { margin } from '../format/margin'
+import { instantOf, localOf } from '../format/time'
 import { fitted, labelRoom, rows, twists } from './rope'
 import { dayScale, relaxed, stretched } from './scale'
 

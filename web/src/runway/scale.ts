@@ -1,4 +1,4 @@
-import { dayKey, instantOf } from '../ui/say'
+import { dayKey, instantOf } from '../format/time'
 
 /**
  * The runway's time: one unit a day, of which the working hours take most, so that nights do not push the work apart.

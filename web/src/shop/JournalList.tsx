@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { Nothing } from '../ui/Nothing'
-import { when } from '../ui/say'
+import { when } from '../format/time'
 
 /** Who changed what, when. */
 export function JournalList() {

@@ -1,4 +1,5 @@
 import { ActionIcon, Button, Group, NumberInput, TextInput } from '@mantine/core'
+import { MomentField } from '../ui/MomentField'
 
 export interface OfferRow {
   what: string
@@ -114,16 +115,14 @@ export function Times({
       {times.map((t, i) => (
         <div key={i}>
           <Group gap={4} mt={4} wrap="nowrap">
-            <TextInput
+            <MomentField
               size="xs"
-              type="datetime-local"
               aria-label="Offered from"
               value={t.from}
               onChange={(e) => put(i, { from: e.currentTarget.value })}
             />
-            <TextInput
+            <MomentField
               size="xs"
-              type="datetime-local"
               aria-label="Offered to"
               value={t.to}
               onChange={(e) => put(i, { to: e.currentTarget.value })}

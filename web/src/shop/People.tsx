@@ -5,7 +5,8 @@ import { useSearchParams } from 'react-router'
 import { type Person, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { day, dayKey, word } from '../ui/say'
+import { day, dayKey } from '../format/time'
+import { word } from '../format/words'
 import { Hours, hoursOf, saidHours } from './Hours'
 
 /** The people: what they can do, when they are in, who is away. */

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { type Station, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { dayKey } from '../ui/say'
+import { dayKey } from '../format/time'
 import { Closures, saidClosures } from './Closures'
 
 /** The places where work happens; those of one kind are interchangeable. */

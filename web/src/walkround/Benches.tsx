@@ -1,5 +1,5 @@
 import { useBoard } from '../api/board'
-import { dayKey, when } from '../ui/say'
+import { dayKey, when } from '../format/time'
 
 const MOST = 4
 

@@ -1,7 +1,8 @@
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
-import { margin, when } from '../ui/say'
+import { margin } from '../format/margin'
+import { when } from '../format/time'
 
 /** What to know before the walk: since yesterday, arriving, out, to ring, the one car to worry about. */
 export function Brief({ onPick }: { onPick: (car: string) => void }) {

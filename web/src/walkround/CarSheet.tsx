@@ -3,11 +3,13 @@ import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
-import { MarginMark } from '../ui/MarginMark'
-import { OddsMark } from '../ui/OddsMark'
-import { PaperTag } from '../ui/PaperTag'
-import { Chain } from '../ui/Chain'
-import { away, dayKey, when, word, work as length } from '../ui/say'
+import { MarginMark } from '../domain/MarginMark'
+import { OddsMark } from '../domain/OddsMark'
+import { PaperTag } from '../domain/PaperTag'
+import { Chain } from '../domain/Chain'
+import { duration } from '../format/margin'
+import { away, dayKey, when } from '../format/time'
+import { word } from '../format/words'
 import { Capture } from './Capture'
 
 interface Props {
@@ -68,13 +70,13 @@ export function CarSheet({ car, account }: Props) {
           : doing.map((w) => (
               <div key={w.id} className="quiet">
                 {w.name}: {w.job?.startedBy.map((p) => person.get(p)?.name).join(' and ')},{' '}
-                {length(w.job?.remainingMinutes ?? 0)} to go
+                {duration(w.job?.remainingMinutes ?? 0)} to go
               </div>
             ))}
       </Line>
       <Line label="next">
         {next?.placed
-          ? `${next.name}, ${when(next.placed.start, now, zone)}${next.job ? `, ${length(next.job.remainingMinutes)}` : ''}${
+          ? `${next.name}, ${when(next.placed.start, now, zone)}${next.job ? `, ${duration(next.job.remainingMinutes)}` : ''}${
               (next.job?.crew.length ?? 1) > 1 ? ', two hands' : ''
             }`
           : 'nothing left to plan'}

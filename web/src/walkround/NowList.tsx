@@ -3,7 +3,8 @@ import { Link } from 'react-router'
 import { useAhead } from '../api/ahead'
 import { useBoard } from '../api/board'
 import { Nothing } from '../ui/Nothing'
-import { day, work as length } from '../ui/say'
+import { duration } from '../format/margin'
+import { day } from '../format/time'
 
 /** So many jobs are told for each person, and so many holds; the rest on request. */
 const SOME = 4
@@ -64,7 +65,7 @@ export function NowList() {
                       {w?.status === 'STARTED' && <span className="quiet"> going on</span>}
                     </span>
                     <span className="small" style={{ whiteSpace: 'nowrap' }}>
-                      {length(w?.job?.remainingMinutes ?? w?.job?.likelyMinutes ?? 0)}
+                      {duration(w?.job?.remainingMinutes ?? w?.job?.likelyMinutes ?? 0)}
                       {latest.get(r.workId) && `, wanted by ${day(latest.get(r.workId)!, board.zone)}`}
                     </span>
                   </div>

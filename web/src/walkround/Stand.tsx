@@ -1,10 +1,10 @@
 import { type Car, useBoard } from '../api/board'
 import { useOdds } from '../api/thinking'
-import { CarOutline } from '../ui/CarOutline'
-import { MarginMark } from '../ui/MarginMark'
-import { OddsMark } from '../ui/OddsMark'
-import { PaperTag } from '../ui/PaperTag'
-import { when } from '../ui/say'
+import { CarOutline } from '../domain/CarOutline'
+import { MarginMark } from '../domain/MarginMark'
+import { OddsMark } from '../domain/OddsMark'
+import { PaperTag } from '../domain/PaperTag'
+import { when } from '../format/time'
 
 interface Props {
   at: string

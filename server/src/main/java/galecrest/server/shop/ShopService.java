@@ -1,9 +1,9 @@
 package galecrest.server.shop;
 
-import galecrest.server.access.AnyHand;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
+import galecrest.server.access.AnyHand;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;

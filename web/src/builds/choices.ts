@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client'
-import { word } from '../ui/say'
+import { word } from '../format/words'
 
 const choices = <T extends string>(codes: readonly T[]) =>
   codes.map((value) => ({ value, label: word(value) }))

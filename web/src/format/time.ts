@@ -1,11 +1,4 @@
-import type { Schemas } from '../api/client'
-
-/** How times and amounts are said. Times are told in the shop's zone, whatever the browser's. */
-
-const HOUR = 60
-/** Margins are said in days from this many hours on. */
-const DAYS_FROM_HOURS = 16
-const HOURS_A_DAY = 8
+/** Times as people say them, in the shop's zone whatever the browser's. */
 
 const formats = new Map<string, Intl.DateTimeFormat>()
 
@@ -17,18 +10,6 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
     formats.set(key, made)
   }
   return made
-}
-
-/** How a vendor has kept its word, with the sample and how far it is believed. */
-export function keptWord(v: Schemas['VendorView']): string {
-  if (v.deliveries === 0) return 'nothing on record'
-  const days = Math.round((v.usualSlipMinutes ?? 0) / 1440)
-  const slip =
-    days === 0 ? 'usually on the day' : days < 0 ? `usually ${-days} d early` : `usually ${days} d late`
-  const sample = `${v.deliveries} ${v.deliveries === 1 ? 'delivery' : 'deliveries'}`
-  return days > 0
-    ? `${sample}, ${slip}; ${Math.round((v.believed ?? 0) * 100)} % of that is reckoned with`
-    : `${sample}, ${slip}`
 }
 
 /** "2026-11-25" in the zone. */
@@ -74,27 +55,6 @@ export function away(at: string, now: string, zone: string): string {
   return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} ago`
 }
 
-/** Working time: "40 min", "2 h", "2 h 30", "12 h". */
-export function work(minutes: number): string {
-  const whole = Math.floor(minutes / HOUR)
-  const rest = minutes % HOUR
-  if (whole === 0) return `${rest} min`
-  return rest === 0 ? `${whole} h` : `${whole} h ${String(rest).padStart(2, '0')}`
-}
-
-/** A margin: "+5 h", "−6 h", "+2 d 1 h" of eight hours; to the whole hour from six hours on. */
-export function margin(minutes: number | undefined): string {
-  if (minutes === undefined) return 'cannot be planned'
-  const sign = minutes < 0 ? '−' : '+'
-  const all = Math.abs(minutes)
-  if (all < 6 * HOUR) return sign + work(all)
-  const hours = Math.round(all / HOUR)
-  if (hours < DAYS_FROM_HOURS) return `${sign}${hours} h`
-  const days = Math.floor(hours / HOURS_A_DAY)
-  const left = hours % HOURS_A_DAY
-  return `${sign}${days} d${left === 0 || days >= 10 ? '' : ` ${left} h`}`
-}
-
 /** The instant of a local date and time ("2026-11-25T14:00") in the zone, as ISO; undefined where it is none. */
 export function instantOf(local: string, zone: string): string | undefined {
   const guess = Date.parse(`${local}Z`)
@@ -107,14 +67,4 @@ export function instantOf(local: string, zone: string): string | undefined {
 /** The local date and time in the zone, as an input of the kind datetime-local takes it. */
 export function localOf(at: string | undefined, zone: string): string {
   return at ? `${dayKey(at, zone)}T${clock(at, zone)}` : ''
-}
-
-/** "ENGINE_BAY" as "engine bay". */
-export function word(code: string): string {
-  return code.toLowerCase().replaceAll('_', ' ')
-}
-
-/** "engine bay" as "Engine bay". */
-export function title(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

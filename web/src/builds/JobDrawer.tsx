@@ -15,13 +15,14 @@ import { useState } from 'react'
 import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type ProblemError, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { PaperTag } from '../ui/PaperTag'
-import { Pins } from '../ui/Pins'
-import { instantOf, localOf, when } from '../ui/say'
-import { useWorkVerbs } from '../ui/verbs'
+import { PaperTag } from '../domain/PaperTag'
+import { Pins } from '../domain/Pins'
+import { instantOf, localOf, when } from '../format/time'
+import { useWorkVerbs } from '../domain/verbs'
 import { GATES, LEVELS, LOCKS, ZONES } from './choices'
 import { HoldForm } from './HoldForm'
 import { Links } from './Links'
+import { MomentField } from '../ui/MomentField'
 
 interface Props {
   car: Car
@@ -80,7 +81,15 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
       Object.keys(EMPTY).map((k) => [k, rest[k as keyof Spec]]),
     ) as unknown as Spec
     const at = notBefore ? instantOf(notBefore, board.zone) : undefined
-    const body: Schemas['JobRequest'] = { buildId: car.id, stage, spec, note, notBefore: at, after: [], version }
+    const body: Schemas['JobRequest'] = {
+      buildId: car.id,
+      stage,
+      spec,
+      note,
+      notBefore: at,
+      after: [],
+      version,
+    }
     const done = await send(
       async () => {
         if (work) await dataOf(client.PUT('/api/jobs/{id}', { params: { path: { id: work.id } }, body }))
@@ -251,7 +260,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
               {...form.getInputProps('cureLock')}
             />
           </Group>
-          <TextInput label="Not before" type="datetime-local" mt={8} {...form.getInputProps('notBefore')} />
+          <MomentField label="Not before" mt={8} {...form.getInputProps('notBefore')} />
           <Textarea label="Note, caution" mt={8} autosize {...form.getInputProps('note')} />
           {changes && (
             <Group mt={14} gap={8}>

@@ -1,9 +1,10 @@
-import { Button, Select, TextInput } from '@mantine/core'
+import { Button, Select } from '@mantine/core'
 import { useState } from 'react'
 import { type Pin, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { instantOf, when } from './say'
+import { instantOf, when } from '../format/time'
+import { MomentField } from '../ui/MomentField'
 
 type Kind = Schemas['PinRequest']['kind']
 
@@ -113,9 +114,8 @@ export function Pins({ work, canPin }: { work: Work; canPin: boolean }) {
             }}
           />
           {timed ? (
-            <TextInput
+            <MomentField
               size="xs"
-              type="datetime-local"
               aria-label="Pin to"
               value={value ?? ''}
               error={error}

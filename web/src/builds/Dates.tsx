@@ -4,9 +4,10 @@ import { useState } from 'react'
 import { type Car, type Commitment, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { MarginMark } from '../ui/MarginMark'
-import { away, instantOf, localOf, when } from '../ui/say'
+import { MarginMark } from '../domain/MarginMark'
+import { away, instantOf, localOf, when } from '../format/time'
 import { GATES } from './choices'
+import { MomentField } from '../ui/MomentField'
 
 /** What was promised of a car, and what the plan makes of it. */
 export function Dates({ car, changes }: { car: Car; changes: boolean }) {
@@ -76,7 +77,12 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
       form.setFieldError('due', 'Say the day and the hour.')
       return
     }
-    const body: Schemas['CommitmentRequest'] = { ...values, due, buildId: car.id, version: date?.version ?? 0 }
+    const body: Schemas['CommitmentRequest'] = {
+      ...values,
+      due,
+      buildId: car.id,
+      version: date?.version ?? 0,
+    }
     const done = await send(
       async () => {
         if (date)
@@ -103,7 +109,7 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
           ]}
           {...form.getInputProps('kind')}
         />
-        <TextInput label="Due" mt="sm" type="datetime-local" {...form.getInputProps('due')} />
+        <MomentField label="Due" mt="sm" {...form.getInputProps('due')} />
         <Select
           label="All essential work up to the gate"
           mt="sm"

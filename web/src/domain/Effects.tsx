@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
-import { day, margin } from './say'
+import { margin } from '../format/margin'
+import { day } from '../format/time'
 
 interface Props {
   effects: Schemas['DateEffect'][]

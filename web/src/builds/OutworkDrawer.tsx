@@ -3,10 +3,11 @@ import { useForm } from '@mantine/form'
 import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { Pins } from '../ui/Pins'
-import { instantOf, localOf } from '../ui/say'
+import { Pins } from '../domain/Pins'
+import { instantOf, localOf } from '../format/time'
 import { GATES } from './choices'
 import { Links } from './Links'
+import { MomentField } from '../ui/MomentField'
 
 interface Props {
   car: Car
@@ -109,8 +110,8 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
             <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />
           </Group>
           <Group grow mt={8} align="start">
-            <TextInput label="Booked slot from" type="datetime-local" {...form.getInputProps('slotFrom')} />
-            <TextInput label="to" type="datetime-local" {...form.getInputProps('slotTo')} />
+            <MomentField label="Booked slot from" {...form.getInputProps('slotFrom')} />
+            <MomentField label="to" {...form.getInputProps('slotTo')} />
           </Group>
           <Group grow mt={8} align="start">
             <NumberInput label="Else low, days" {...form.getInputProps('lowDays')} />
@@ -124,7 +125,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
           </Group>
           <Group grow mt={8} align="start">
             <Select label="Gate" allowDeselect={false} data={GATES} {...form.getInputProps('gate')} />
-            <TextInput label="Not before" type="datetime-local" {...form.getInputProps('notBefore')} />
+            <MomentField label="Not before" {...form.getInputProps('notBefore')} />
           </Group>
           {changes && (
             <Group mt={14} gap={8}>

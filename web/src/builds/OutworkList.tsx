@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { type Car, useBoard } from '../api/board'
-import { when } from '../ui/say'
+import { when } from '../format/time'
 
 interface Props {
   car: Car

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, upload } from '../api/client'
 import { useSend } from '../api/send'
-import { day } from '../ui/say'
+import { day } from '../format/time'
 
 /** Photos of the car; each is shown to the customer only where the manager says so. */
 export function Photos({ car, manager }: { car: Car; manager: boolean }) {

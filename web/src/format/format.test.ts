@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { away, clock, day, dayKey, instantOf, keptWord, localOf, margin, when, word, work } from './say'
+import { duration, margin } from './margin'
+import { away, clock, day, dayKey, instantOf, localOf, when } from './time'
+import { keptWord, word } from './words'
 
 const BERLIN = 'Europe/Berlin'
 const LORD_HOWE = 'Australia/Lord_Howe'
@@ -67,7 +69,7 @@ describe('lengths', () => {
     [60, '1 h'],
     [125, '2 h 05'],
     [720, '12 h'],
-  ])('%d minutes of work are %s', (minutes, said) => expect(work(minutes)).toBe(said))
+  ])('%d minutes of work are %s', (minutes, said) => expect(duration(minutes)).toBe(said))
 
   it.each([
     [undefined, 'cannot be planned'],

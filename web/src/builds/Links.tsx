@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { work as length } from '../ui/say'
+import { duration } from '../format/margin'
 
 type Type = Schemas['LinkRequest']['type']
 
@@ -58,7 +58,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
       <span className="soft">
         {' '}
         {l.type !== 'FINISH_START' && TYPES.find((t) => t.value === l.type)?.label}
-        {l.lagMinutes > 0 && ` +${length(l.lagMinutes)}`}
+        {l.lagMinutes > 0 && ` +${duration(l.lagMinutes)}`}
         {l.riskChance !== undefined &&
           ` at risk ${Math.round(l.riskChance * 100)} %${l.usedAtRisk ? ', used by the plan' : ''}`}
       </span>{' '}

@@ -1,4 +1,4 @@
-import { margin } from './say'
+import { margin } from '../format/margin'
 
 /** A working week to spare or over fills the mark; longer is capped, not scaled. */
 const FULL_MINUTES = 40 * 60

@@ -1,7 +1,9 @@
 import { type Car, useBoard, type Work } from '../api/board'
 import { Nothing } from '../ui/Nothing'
-import { PaperTag } from '../ui/PaperTag'
-import { when, word, work as length } from '../ui/say'
+import { PaperTag } from '../domain/PaperTag'
+import { duration } from '../format/margin'
+import { when } from '../format/time'
+import { word } from '../format/words'
 
 interface Props {
   car: Car
@@ -87,7 +89,7 @@ function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
           : work.job?.crew.map((c) => c.skill).join(' + ')}
       </td>
       <td className="right small" style={{ whiteSpace: 'nowrap' }}>
-        {work.job ? length(work.job.likelyMinutes) : `${work.runningIn?.distanceKm} km`}
+        {work.job ? duration(work.job.likelyMinutes) : `${work.runningIn?.distanceKm} km`}
       </td>
       <td className="small" style={{ whiteSpace: 'nowrap' }}>
         {p ? when(p.start, board.now, board.zone) : '—'}
@@ -104,10 +106,10 @@ function State({ work }: { work: Work }) {
   if (work.cannot) return <span className="hot small">cannot be planned: {work.cannot}</span>
   if (work.hold) return <PaperTag tag={work.hold.reason} said={work.hold.note} />
   if (work.status === 'STARTED' && work.job?.startedBy.length === 0)
-    return <span className="strong small">paused, {length(work.job.remainingMinutes)} to go</span>
+    return <span className="strong small">paused, {duration(work.job.remainingMinutes)} to go</span>
   if (work.status === 'STARTED')
     return (
-      <span className="quiet strong small">going on, {length(work.job?.remainingMinutes ?? 0)} to go</span>
+      <span className="quiet strong small">going on, {duration(work.job?.remainingMinutes ?? 0)} to go</span>
     )
   if (work.placed?.tag && work.placed.tag !== 'AFTER' && work.placed.start > board.now) {
     return <PaperTag tag={work.placed.tag} said={work.placed.said} />

@@ -5,9 +5,11 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
-import { instantOf, localOf, work as length } from '../ui/say'
+import { duration } from '../format/margin'
+import { instantOf, localOf } from '../format/time'
 import { CarFields, type CarValues, NEW_CAR } from './CarFields'
 import { PromiseDate } from './PromiseDate'
+import { MomentField } from '../ui/MomentField'
 
 type Kind = NonNullable<Schemas['NewBuildRequest']['dateKind']>
 
@@ -68,7 +70,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
                 mt={8}
                 value={t.id}
                 label={t.name}
-                description={`${t.jobs} jobs, ${length(Math.round(t.likelyMinutes / 60) * 60)}: ${t.stages.join(', ')}`}
+                description={`${t.jobs} jobs, ${duration(Math.round(t.likelyMinutes / 60) * 60)}: ${t.stages.join(', ')}`}
               />
             ))}
             <Radio mt={8} value="none" label="None" description="an empty build" />
@@ -101,7 +103,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
               ]}
               {...date.getInputProps('dateKind')}
             />
-            <TextInput label="When" type="datetime-local" {...date.getInputProps('due')} />
+            <MomentField label="When" {...date.getInputProps('due')} />
           </Group>
           {template !== 'none' && (
             <PromiseDate

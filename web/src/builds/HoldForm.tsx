@@ -3,7 +3,8 @@ import { useState } from 'react'
 import { type Tag, useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
-import { instantOf } from '../ui/say'
+import { instantOf } from '../format/time'
+import { MomentField } from '../ui/MomentField'
 
 const TAGS: Tag[] = ['PART', 'OUT', 'HANDS', 'STATION', 'ZONE', 'CURE', 'DECIDE', 'AFTER', 'SAFETY']
 
@@ -43,9 +44,8 @@ export function HoldForm({ work, onClose }: { work: Work; onClose: () => void })
           allowDeselect={false}
           onChange={(v) => setReason((v ?? 'PART') as Tag)}
         />
-        <TextInput
+        <MomentField
           label="Free again about"
-          type="datetime-local"
           value={until}
           onChange={(e) => setUntil(e.currentTarget.value)}
         />

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { Car } from '../api/board'
 import { type Schemas, upload } from '../api/client'
 import { useSend } from '../api/send'
-import { work as length } from '../ui/say'
+import { duration } from '../format/margin'
 
 const MOST_SHOWN = 60
 
@@ -12,7 +12,7 @@ const KINDS = {
   jobs: {
     title: 'Import jobs into the',
     label: 'Job sheet (CSV)',
-    cells: (l: Schemas['JobLinePreview']) => [l.stage, l.job, length(l.likelyMinutes)],
+    cells: (l: Schemas['JobLinePreview']) => [l.stage, l.job, duration(l.likelyMinutes)],
   },
   parts: {
     title: 'Import parts for the',

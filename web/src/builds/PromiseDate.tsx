@@ -3,7 +3,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { thinking, useThoughts } from '../api/thinking'
-import { day } from '../ui/say'
+import { day } from '../format/time'
 
 interface Props {
   template: string

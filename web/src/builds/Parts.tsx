@@ -15,8 +15,10 @@ import { useOdds } from '../api/thinking'
 import { type Car, isHere, type Part, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
-import { instantOf, localOf, when, word } from '../ui/say'
+import { instantOf, localOf, when } from '../format/time'
+import { word } from '../format/words'
 import { STATES } from './choices'
+import { MomentField } from '../ui/MomentField'
 
 interface Props {
   car: Car
@@ -215,14 +217,13 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
           <NumberInput label="Price" decimalScale={2} {...form.getInputProps('price')} />
         </Group>
         <Group grow mt={8} align="start">
-          <TextInput label="Earliest" type="datetime-local" {...form.getInputProps('arrivalLow')} />
-          <TextInput
+          <MomentField label="Earliest" {...form.getInputProps('arrivalLow')} />
+          <MomentField
             label="Likely"
-            type="datetime-local"
             {...form.getInputProps('arrivalLikely')}
             onChange={(e) => move(e.currentTarget.value)}
           />
-          <TextInput label="Latest" type="datetime-local" {...form.getInputProps('arrivalHigh')} />
+          <MomentField label="Latest" {...form.getInputProps('arrivalHigh')} />
         </Group>
         <Textarea
           label="Specification"

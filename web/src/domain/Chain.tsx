@@ -1,7 +1,7 @@
 import { Fragment } from 'react'
 import { Link } from 'react-router'
 import { type Commitment, useBoard } from '../api/board'
-import { when } from './say'
+import { when } from '../format/time'
 
 interface Props {
   date: Commitment
