@@ -18,23 +18,18 @@ import java.util.Optional;
 
 /** The rules of what can go on at one car at the same time: zones, whole-car work, stations, curing, being away. */
 final class CarAudit {
+    private final AuditCase audit;
     private final ShopSnapshot shop;
     private final Map<WorkId, Plan.Placed> placed;
     private final Map<WorkId, Work> works;
-    private final List<Violation> violations;
     private final long now;
 
-    CarAudit(
-            ShopSnapshot shop,
-            Map<WorkId, Plan.Placed> placed,
-            Map<WorkId, Work> works,
-            List<Violation> violations,
-            long now) {
-        this.shop = shop;
-        this.placed = placed;
-        this.works = works;
-        this.violations = violations;
-        this.now = now;
+    CarAudit(AuditCase audit) {
+        this.audit = audit;
+        shop = audit.shop;
+        placed = audit.placed;
+        works = audit.works;
+        now = audit.now;
     }
 
     /** On-car work between start and end. */
@@ -145,16 +140,15 @@ final class CarAudit {
                     people += there ? other.at().crew().size() : 0;
                 }
                 if (people > build.zoneLimit(on.job().zone())) {
-                    violations.add(new Violation(
+                    audit.violation(
                             "zone",
-                            people + " people in " + on.job().zone() + " of " + build.name() + " at "
-                                    + stretch.from()));
+                            people + " people in " + on.job().zone() + " of " + build.name() + " at " + stretch.from());
                 }
             }
         }
     }
 
     private void violation(String rule, Work a, Work b) {
-        violations.add(new Violation(rule, a.name() + " (" + a.id() + ") against " + b.name() + " (" + b.id() + ")"));
+        audit.violation(rule, a.name() + " (" + a.id() + ") against " + b.name() + " (" + b.id() + ")");
     }
 }

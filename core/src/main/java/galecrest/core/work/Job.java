@@ -74,46 +74,34 @@ public record Job(
     /** The same job with other working time left; at least {@link #LEAST_REMAINING} until it is reported done. */
     public Job withRemaining(Minutes left) {
         Minutes some = left.compareTo(LEAST_REMAINING) < 0 ? LEAST_REMAINING : left;
-        return with(estimate, Optional.of(some), crew, parts, notBefore);
+        return with(estimate, Optional.of(some), crew, parts, status, notBefore, hold, started, findings);
     }
 
     public Job withParts(List<PartId> other) {
-        return with(estimate, remaining, crew, other, notBefore);
+        return with(estimate, remaining, crew, other, status, notBefore, hold, started, findings);
     }
 
     public Job withNotBefore(Instant other) {
-        return with(estimate, remaining, crew, parts, Optional.of(other));
+        return with(estimate, remaining, crew, parts, status, Optional.of(other), hold, started, findings);
     }
 
     /** The same job done by another crew, which takes it another time. */
     public Job withCrew(List<CrewPlace> other, Estimate theirs) {
-        return with(theirs, remaining, other, parts, notBefore);
+        return with(theirs, remaining, other, parts, status, notBefore, hold, started, findings);
     }
 
     public Job withFindings(Findings other) {
-        return new Job(
-                id,
-                build,
-                name,
-                zone,
-                onCar,
-                wholeCar,
-                estimate,
-                remaining,
-                crew,
-                stationKind,
-                oneGo,
-                cure,
-                cureLock,
-                parts,
-                gate,
-                essential,
-                status,
-                notBefore,
-                hold,
-                started,
-                doneAt,
-                Optional.of(other));
+        return with(estimate, remaining, crew, parts, status, notBefore, hold, started, Optional.of(other));
+    }
+
+    /** The same job, held. */
+    public Job withHold(Hold other) {
+        return with(estimate, remaining, crew, parts, status, notBefore, Optional.of(other), started, findings);
+    }
+
+    /** The same job once it has been started, with so much of it left; empty where nobody has said. */
+    public Job asStarted(Optional<Minutes> left, Started by) {
+        return with(estimate, left, crew, parts, Status.STARTED, notBefore, hold, Optional.of(by), findings);
     }
 
     private Job with(
@@ -121,7 +109,11 @@ public record Job(
             Optional<Minutes> left,
             List<CrewPlace> aCrew,
             List<PartId> someParts,
-            Optional<Instant> earliest) {
+            Status itsStatus,
+            Optional<Instant> earliest,
+            Optional<Hold> itsHold,
+            Optional<Started> itsStart,
+            Optional<Findings> someFindings) {
         return new Job(
                 id,
                 build,
@@ -139,12 +131,12 @@ public record Job(
                 someParts,
                 gate,
                 essential,
-                status,
+                itsStatus,
                 earliest,
-                hold,
-                started,
+                itsHold,
+                itsStart,
                 doneAt,
-                findings);
+                someFindings);
     }
 
     /** The working time that is still to be planned. */

@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PlanAuditTest {
     private static final Duration SLOT = Duration.ofMinutes(5);
 
-    private static Plan.Placed moved(Plan.Placed p, Duration by) {
+    static Plan.Placed moved(Plan.Placed p, Duration by) {
         return new Plan.Placed(
                 p.work(),
                 p.start().plus(by),

@@ -74,8 +74,7 @@ class CarStatusTest {
     }
 
     private static Job started(Job job, ShopSnapshot shop, String by) {
-        return Shops.started(
-                job,
+        return job.asStarted(
                 Optional.empty(),
                 new Job.Started(shop.now(), List.of(new PersonId(by)), Optional.of(new StationId("lift 1"))));
     }

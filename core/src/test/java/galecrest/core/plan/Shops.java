@@ -243,33 +243,6 @@ public final class Shops {
         return this;
     }
 
-    /** The job as it is once it has been started. */
-    public static Job started(Job job, Optional<Minutes> left, Job.Started started) {
-        return new Job(
-                job.id(),
-                job.build(),
-                job.name(),
-                job.zone(),
-                job.onCar(),
-                job.wholeCar(),
-                job.estimate(),
-                left,
-                job.crew(),
-                job.stationKind(),
-                job.oneGo(),
-                job.cure(),
-                job.cureLock(),
-                job.parts(),
-                job.gate(),
-                job.essential(),
-                Status.STARTED,
-                job.notBefore(),
-                job.hold(),
-                Optional.of(started),
-                job.doneAt(),
-                job.findings());
-    }
-
     public ShopSnapshot snapshot() {
         List<Shift> open = Arrays.stream(DayOfWeek.values())
                 .filter(d -> d.getValue() < 6)

@@ -365,8 +365,7 @@ class PlannerTest {
                 .job("other", "car 2", 60, "fit")
                 .snapshot();
         Job job = (Job) shop.works().get(0);
-        Job started = Shops.started(
-                job,
+        Job started = job.asStarted(
                 Optional.of(Minutes.of(90)),
                 new Job.Started(shop.now().minusSeconds(3600), List.of(new PersonId("ina")), Optional.empty()));
         ShopSnapshot going = shop.withWorks(List.of(started, shop.works().get(1)));

@@ -2,11 +2,9 @@ package galecrest.core.risk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import galecrest.core.people.Person;
-import galecrest.core.people.ShiftChange;
+import galecrest.core.plan.EditedShops;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import galecrest.core.planner.calendar.TimeGrid;
@@ -14,27 +12,16 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.SerialScheduler;
 import galecrest.core.shop.HouseRules;
-import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
-import galecrest.core.work.Estimate;
 import galecrest.core.work.Findings;
-import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
-import galecrest.core.work.Pin;
-import galecrest.core.work.PinId;
-import galecrest.core.work.ReasonTag;
-import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
-import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -47,91 +34,6 @@ public class ReplayTest {
     private static final RiskOptions.Draw LIKELY = (u, low, likely, high) -> likely;
     /** No sampling error is larger in one of ten thousand cases. */
     private static final double RARELY = 4;
-
-    /** A shop in use: its plan was published, then something happened, some of it hours later. */
-    static ShopSnapshot edited(long seed) {
-        ShopSnapshot shop = RandomShops.shop(seed, 8 + (int) (seed % 32));
-        Random random = new Random(seed);
-        ShopSnapshot now = shop.withPublished(plan(shop)).at(shop.now().plusSeconds(random.nextInt(3) * 7200L));
-        for (int i = 0; i <= random.nextInt(3); i++) {
-            now = edit(now, random);
-        }
-        return now;
-    }
-
-    private static ShopSnapshot edit(ShopSnapshot shop, Random random) {
-        Instant later = shop.now().plus(Duration.ofHours(1 + random.nextInt(120)));
-        List<Work> works = new ArrayList<>(shop.works());
-        int at = random.nextInt(works.size());
-        return switch (random.nextInt(5)) {
-            case 0 ->
-                shop.withParts(shop.parts().stream()
-                        .map(p -> p.withArrival(Optional.of(Arrival.exactly(later))))
-                        .toList());
-            case 1 -> {
-                List<Pin> pins = new ArrayList<>(shop.pins());
-                pins.add(new Pin.NotBefore(
-                        new PinId("later" + pins.size()), works.get(at).id(), later));
-                yield shop.withPins(pins);
-            }
-            case 2 -> {
-                Person first = shop.people().get(0);
-                List<ShiftChange> changes = new ArrayList<>(first.changes());
-                var day = later.atZone(shop.zone()).toLocalDate();
-                changes.add(ShiftChange.leave(day, day.plusDays(1), "ill"));
-                List<Person> people = new ArrayList<>(shop.people());
-                people.set(
-                        0,
-                        new Person(
-                                first.id(),
-                                first.name(),
-                                first.skills(),
-                                first.shifts(),
-                                changes,
-                                first.costPerHour()));
-                yield shop.withPeople(people);
-            }
-            case 3 -> {
-                if (works.get(at) instanceof Job job && job.status() == Status.TODO) {
-                    works.set(at, held(job, later));
-                }
-                yield shop.withWorks(works);
-            }
-            default -> {
-                if (works.get(at) instanceof Job job) {
-                    long likely = job.estimate().likely().value() + 60;
-                    works.set(at, job.withCrew(job.crew(), Estimate.ofMinutes(likely, likely, 2 * likely)));
-                }
-                yield shop.withWorks(works);
-            }
-        };
-    }
-
-    private static Job held(Job job, Instant until) {
-        return new Job(
-                job.id(),
-                job.build(),
-                job.name(),
-                job.zone(),
-                job.onCar(),
-                job.wholeCar(),
-                job.estimate(),
-                job.remaining(),
-                job.crew(),
-                job.stationKind(),
-                job.oneGo(),
-                job.cure(),
-                job.cureLock(),
-                job.parts(),
-                job.gate(),
-                job.essential(),
-                job.status(),
-                job.notBefore(),
-                Optional.of(new Hold(ReasonTag.PART, "fluids", Optional.of(until))),
-                job.started(),
-                job.doneAt(),
-                job.findings());
-    }
 
     /** The same shop in which nothing goes wrong by chance: only how long things take is uncertain. */
     public static ShopSnapshot withoutMishaps(ShopSnapshot shop) {
@@ -171,7 +73,7 @@ public class ReplayTest {
 
     @Property(tries = 160)
     void atThePlannedValuesTheReplayIsThePlanStartByStart(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        ShopSnapshot shop = edited(seed);
+        ShopSnapshot shop = EditedShops.shop(seed);
         Plan plan = plan(shop);
         SchedulingProblem problem = new SchedulingProblem(
                 new ActivityNetwork(shop, new TimeGrid(shop.now(), shop.zone(), PlanOptions.HORIZON)));
@@ -197,7 +99,7 @@ public class ReplayTest {
     /** The same through the odds: with everything as likely as it is planned, all trials finish when the plan does. */
     @Property(tries = 80)
     void atTheLikelyValuesEveryTrialFinishesWithThePlan(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        ShopSnapshot shop = withoutMishaps(edited(seed));
+        ShopSnapshot shop = withoutMishaps(EditedShops.shop(seed));
         Plan plan = plan(shop);
         RiskProfile chance = MonteCarlo.of(shop, plan, new RiskOptions(3, 1, 1, LIKELY), d -> true)
                 .orElseThrow();
@@ -211,7 +113,7 @@ public class ReplayTest {
     /** Where everything takes its likely time or less, hardly a trial finishes later than the plan, and none by much. */
     @Property(tries = 80)
     void noTrialIsLateWithoutSomethingThatTakesLonger(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        ShopSnapshot shop = withoutMishaps(edited(seed));
+        ShopSnapshot shop = withoutMishaps(EditedShops.shop(seed));
         Plan plan = plan(shop);
         RiskOptions early = new RiskOptions(
                 40, seed, 1, (u, low, likely, high) -> Math.min(likely, BetaPert.quantile(u, low, likely, high)));
@@ -227,7 +129,7 @@ public class ReplayTest {
     /** An edit that leaves the plan of what a date needs as it was leaves its odds: here one that pins what is so already. */
     @Property(tries = 40)
     void anEditThatChangesNothingLeavesTheOdds(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        ShopSnapshot shop = edited(seed);
+        ShopSnapshot shop = EditedShops.shop(seed);
         Plan plan = plan(shop);
         if (plan.placed().isEmpty()) {
             return;

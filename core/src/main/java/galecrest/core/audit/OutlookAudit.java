@@ -1,0 +1,66 @@
+package galecrest.core.audit;
+
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
+import java.util.List;
+import java.util.Map;
+
+/** What the plan says of the dates, reckoned again. */
+final class OutlookAudit {
+    private final AuditCase audit;
+    private final ShopSnapshot shop;
+    private final Plan plan;
+    private final Map<WorkId, Plan.Placed> placed;
+    private final OpenHours regularHours;
+    private final long now;
+
+    OutlookAudit(AuditCase audit) {
+        this.audit = audit;
+        shop = audit.shop;
+        plan = audit.plan;
+        placed = audit.placed;
+        regularHours = audit.regularHours;
+        now = audit.now;
+    }
+
+    void outlooks() {
+        for (Commitment commitment : shop.commitments()) {
+            var outlook = plan.outlooks().stream()
+                    .filter(o -> o.commitment().equals(commitment.id()))
+                    .findFirst();
+            List<Work> due = shop.works().stream()
+                    .filter(commitment::needs)
+                    .filter(w -> w.status() != Status.DONE)
+                    .toList();
+            boolean missing = due.stream().anyMatch(w -> !placed.containsKey(w.id()));
+            if (outlook.isEmpty() || outlook.get().margin().isPresent() == missing) {
+                audit.violation("outlook", commitment.name() + " has no or a wrong outlook");
+                continue;
+            }
+            if (missing) {
+                continue;
+            }
+            long finish = due.stream()
+                    .mapToLong(w -> AuditCase.at(placed.get(w.id()).ready()))
+                    .max()
+                    .orElse(now);
+            long dueAt = Math.floorDiv(AuditCase.at(commitment.due()), (long) AuditCase.GRID) * AuditCase.GRID;
+            long margin = dueAt >= finish
+                    ? regularHours.minutesBetween(Math.max(now, finish), dueAt)
+                    : due.isEmpty()
+                            ? 0
+                            : -Math.max(AuditCase.GRID, regularHours.minutesBetween(Math.max(now, dueAt), finish));
+            if (AuditCase.at(outlook.get().finish().orElseThrow()) != finish
+                    || outlook.get().margin().orElseThrow().value() != margin) {
+                audit.violation(
+                        "outlook",
+                        commitment.name() + " has a margin of "
+                                + outlook.get().margin().orElseThrow().value() + " min, not " + margin);
+            }
+        }
+    }
+}
