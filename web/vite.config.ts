@@ -1,5 +1,5 @@
 import react from '@vitejs/plugin-react'
-import { defineConfig } from 'vite'
+import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   plugins: [react()],
@@ -9,4 +9,5 @@ export default defineConfig({
     chunkSizeWarningLimit: 1500,
   },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  test: { setupFiles: ['src/testing/setup.ts'], testTimeout: 60_000 },
 })

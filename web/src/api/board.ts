@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo } from 'react'
 import { client, dataOf, type Schemas } from './client'
-import { withNews } from './news'
+import { applyNews } from './news'
 
 export type Board = Schemas['Board']
 export type Car = Schemas['Car']
@@ -32,7 +32,8 @@ export interface Indexed {
 
 const byId = <T extends { id: string }>(things: T[]) => new Map(things.map((t) => [t.id, t]))
 
-function indexed(board: Board): Indexed {
+/** The board with its things by their ids. */
+export function indexed(board: Board): Indexed {
   return {
     board,
     car: byId(board.cars),
@@ -58,7 +59,7 @@ export function useBoardQuery() {
       const before = queries.getQueryData<Board>(BOARD)
       if (!before) return dataOf(client.GET('/api/board'))
       const since = before.edition
-      return withNews(before, await dataOf(client.GET('/api/board/news', { params: { query: { since } } })))
+      return applyNews(before, await dataOf(client.GET('/api/board/news', { params: { query: { since } } })))
     },
     // News leave what did not change as it was; comparing a large board again would find nothing.
     structuralSharing: false,

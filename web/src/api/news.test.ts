@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Board } from './board'
-import { withNews } from './news'
+import { applyNews } from './news'
 
 const board = (parts: Partial<Record<keyof Board, unknown>>) =>
   ({
@@ -37,7 +37,7 @@ test('what is different takes its place, and the rest stays the very same', () =
     works: [{ id: 'paint', note: 'later' }],
     loads: [{ personId: 'bo', day: '2026-11-26', plannedMinutes: 0 }],
   })
-  const after = withNews(before, { changed, complete: [] })
+  const after = applyNews(before, { changed, complete: [] })
   expect(after.edition).toBe('b')
   expect(after.works.map((w) => w.note)).toEqual(['as it was', 'later'])
   expect(after.works[0]).toBe(before.works[0])
@@ -47,7 +47,7 @@ test('what is different takes its place, and the rest stays the very same', () =
 
 test('a complete list is taken as it is, also an empty one', () => {
   const changed = board({ edition: 'b', works: [before.works[1]] })
-  const after = withNews(before, { changed, complete: ['works', 'pins'] })
+  const after = applyNews(before, { changed, complete: ['works', 'pins'] })
   expect(after.works.map((w) => w.id)).toEqual(['paint'])
   expect(after.pins).toEqual([])
   expect(after.loads).toBe(before.loads)
@@ -55,5 +55,5 @@ test('a complete list is taken as it is, also an empty one', () => {
 
 test('a whole board is the board', () => {
   const whole = board({ edition: 'c' })
-  expect(withNews(before, { whole, complete: [] })).toBe(whole)
+  expect(applyNews(before, { whole, complete: [] })).toBe(whole)
 })

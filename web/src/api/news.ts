@@ -21,7 +21,7 @@ const LISTS: { [K in Listing]: (thing: Board[K][number]) => string } = {
 }
 
 /** The board that news make of the one before; what did not change stays the very same object. */
-export function withNews(before: Board, news: Schemas['BoardNews']): Board {
+export function applyNews(before: Board, news: Schemas['BoardNews']): Board {
   const { whole, changed, complete } = news
   if (whole) return whole
   if (!changed) return before

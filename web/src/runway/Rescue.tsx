@@ -139,7 +139,7 @@ function Row({ tried, onTry }: { tried: Tried; onTry?: () => void }) {
       </td>
       <td className="right">{tried.told.length}</td>
       <td className="right" style={{ whiteSpace: 'nowrap' }}>
-        {tried.bother.toFixed(1)} h
+        {tried.effort.toFixed(1)} h
       </td>
       <td className="right">
         {onTry && (

@@ -289,8 +289,8 @@ class WholeTest {
         try (Connection database = connect(DATABASE);
                 Statement statement = database.createStatement()) {
             statement.execute("delete from sign_in_failure");
-            statement.execute("delete from thought");
-            statement.execute("insert into thought (id, kind, change_id, asked_by, asked_at)"
+            statement.execute("delete from analysis");
+            statement.execute("insert into analysis (id, kind, change_id, asked_by, asked_at)"
                     + " values ('later', 'RESCUE', 1, 'Mara', '2026-11-25')");
         }
         Map<String, Long> later = rows();

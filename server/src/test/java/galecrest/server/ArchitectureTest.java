@@ -32,6 +32,10 @@ class ArchitectureTest {
             .haveSimpleNameNotEndingWith("Journal")
             .and()
             .haveSimpleNameNotEndingWith("SnapshotStore")
+            .and()
+            .haveSimpleNameNotStartingWith("SnapshotRows")
+            .and()
+            .haveSimpleNameNotStartingWith("SnapshotInserts")
             .should()
             .dependOnClassesThat()
             .areAssignableTo(JdbcClient.class);

@@ -10,7 +10,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 
-/** Something that the manager could do to win a date back. What it changes in the shop is made by {@link Moves}. */
+/** Something that the manager could do to win a date back. What it changes in the shop is made by {@link MoveEffects}. */
 public sealed interface Move {
     /** Have a part sent by the fastest way, or fetch it: it comes at its earliest date, at the likely one at the latest. */
     record Expedite(PartId part) implements Move {}

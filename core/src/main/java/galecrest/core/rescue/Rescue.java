@@ -64,8 +64,8 @@ public final class Rescue {
      * @param marginBefore shop hours in hand at the date; empty where it cannot be planned
      * @param others every other commitment whose margin or chance moved
      * @param told people for whom something moves
-     * @param bother hours of bother: what the moves ask, and telling people
-     * @param worth what is won, less what others lose, for an hour of bother
+     * @param effort hours of effort: what the moves ask, and telling people
+     * @param worth what is won, less what others lose, for an hour of effort
      */
     public record Tried(
             List<Move> moves,
@@ -76,7 +76,7 @@ public final class Rescue {
             double chanceAfter,
             List<Effect> others,
             Set<PersonId> told,
-            double bother,
+            double effort,
             double worth) {
         public Tried {
             moves = List.copyOf(moves);
@@ -175,7 +175,7 @@ public final class Rescue {
     private void attempt(List<Move> moves, List<Tried> tried) {
         ShopSnapshot changed = shop;
         for (Move move : moves) {
-            changed = Moves.apply(changed, move);
+            changed = MoveEffects.apply(changed, move);
         }
         Tried result = compare(moves, outcome(changed));
         boolean wins =
@@ -221,8 +221,8 @@ public final class Rescue {
         }
         Effect mine = java.util.Objects.requireNonNull(own);
         Set<PersonId> told = PlanDifference.between(before.plan(), after.plan()).toTell();
-        double bother = HOURS_OF_TELLING * told.size()
-                + moves.stream().mapToDouble(m -> Moves.bother(shop, m)).sum();
+        double effort = HOURS_OF_TELLING * told.size()
+                + moves.stream().mapToDouble(m -> MoveEffort.hours(shop, m)).sum();
         double won = won(mine.marginBefore(), mine.marginAfter(), mine.chanceBefore(), mine.chanceAfter());
         double lost = effects.stream()
                 .mapToDouble(
@@ -230,15 +230,15 @@ public final class Rescue {
                 .sum();
         return new Tried(
                 moves,
-                Moves.say(shop, moves),
+                MoveText.say(shop, moves),
                 mine.marginBefore(),
                 mine.marginAfter(),
                 mine.chanceBefore(),
                 mine.chanceAfter(),
                 effects,
                 told,
-                bother,
-                (won + lost) / Math.max(0.5, bother));
+                effort,
+                (won + lost) / Math.max(0.5, effort));
     }
 
     /** Chance won, with the margin won counted as some more. */

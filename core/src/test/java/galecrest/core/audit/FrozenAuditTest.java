@@ -8,18 +8,32 @@ import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import java.time.Duration;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** What people were told of the frozen days is kept by the planner, and a plan that does not keep it is caught. */
 class FrozenAuditTest {
-    private static List<ShopSnapshot> shops() {
-        return LongStream.range(0, 150).mapToObj(EditedShops::shop).toList();
+    private static final Map<ShopSnapshot, Plan> PLANS = new LinkedHashMap<>();
+
+    @BeforeAll
+    static void planAll() {
+        LongStream.range(0, 80)
+                .mapToObj(EditedShops::shop)
+                .forEach(shop -> PLANS.put(
+                        shop, Planner.plan(shop, PlanOptions.interactive(shop).withSteps(30))));
+    }
+
+    private static Set<ShopSnapshot> shops() {
+        return PLANS.keySet();
     }
 
     private static Plan plan(ShopSnapshot shop) {
-        return Planner.plan(shop, PlanOptions.interactive(shop).withSteps(30));
+        return PLANS.get(shop);
     }
 
     private static List<String> broken(ShopSnapshot shop, Plan plan) {
@@ -49,7 +63,7 @@ class FrozenAuditTest {
                             .isEmpty();
                 })
                 .count();
-        assertThat(caught).isGreaterThan(20);
+        assertThat(caught).isGreaterThan(10);
     }
 
     @Test
@@ -72,6 +86,6 @@ class FrozenAuditTest {
                     return !broken(shop, excused).isEmpty();
                 })
                 .count();
-        assertThat(caught).isGreaterThan(20);
+        assertThat(caught).isGreaterThan(10);
     }
 }

@@ -82,7 +82,7 @@ class CandidatesTest {
         List<List<Move>> asked = ofKind(Move.ExtraShift.class, shops);
         assertThat(asked).hasSize(1);
         assertThat(asked.get(0)).containsExactlyInAnyOrder(evening("bo", 0), evening("ina", 0));
-        assertThat(Moves.say(shops.snapshot(), asked.get(0)))
+        assertThat(MoveText.say(shops.snapshot(), asked.get(0)))
                 .containsExactly("An extra shift for bo and ina, Mon 1 Feb, 16:00 to 20:00");
     }
 

@@ -48,7 +48,7 @@ class RescueTest {
                     offered++;
                     ShopSnapshot with = shop;
                     for (Move move : tried.moves()) {
-                        with = Moves.apply(with, move);
+                        with = MoveEffects.apply(with, move);
                     }
                     var plan = Planner.plan(with, PlanOptions.interactive(with).withSteps(20));
                     assertThat(PlanAudit.violations(with, plan))
@@ -78,7 +78,7 @@ class RescueTest {
                 .filter(p -> p.arrival().isPresent() && p.state() != PartState.FITTED)
                 .findFirst()
                 .orElseThrow();
-        var after = Moves.apply(shop, new Move.Expedite(part.id())).parts().stream()
+        var after = MoveEffects.apply(shop, new Move.Expedite(part.id())).parts().stream()
                 .filter(p -> p.id().equals(part.id()))
                 .findFirst()
                 .orElseThrow();
@@ -98,12 +98,15 @@ class RescueTest {
                 .orElseThrow();
         PartLine half =
                 shop.parts().stream().filter(PartLine::waitsForPair).findFirst().orElseThrow();
-        PartLine freed = Moves.apply(shop, new Move.InterimFix(half.pairedWith().orElseThrow())).parts().stream()
+        PartLine freed = MoveEffects.apply(
+                        shop, new Move.InterimFix(half.pairedWith().orElseThrow()))
+                .parts()
+                .stream()
                 .filter(p -> p.id().equals(half.id()))
                 .findFirst()
                 .orElseThrow();
         assertThat(freed.waitsForPair()).isFalse();
-        assertThat(freed.pairOverride()).contains(Moves.HALF_GONE);
+        assertThat(freed.pairOverride()).contains(MoveEffects.HALF_GONE);
     }
 
     @Test

@@ -4,7 +4,7 @@ import galecrest.core.build.Gate;
 import galecrest.core.parts.PartLine;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.rescue.Move;
-import galecrest.core.rescue.Moves;
+import galecrest.core.rescue.MoveEffects;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Work;
@@ -146,7 +146,7 @@ class MoveRepository {
                 .findFirst()
                 .orElse("a part");
         db.sql("update part set pair_override = :because where paired_with = :id and pair_override is null")
-                .param("because", Moves.HALF_GONE)
+                .param("because", MoveEffects.HALF_GONE)
                 .param("id", fix.part().value())
                 .update();
         db.sql("delete from part_need where part_id = :id")

@@ -20,7 +20,7 @@ public record RescueView(int done, int all, List<Tried> tried) {
             double chanceAfter,
             List<Effect> others,
             List<String> told,
-            double bother,
+            double effort,
             double worth) {}
 
     /** What happens to another commitment. */
@@ -59,7 +59,7 @@ public record RescueView(int done, int all, List<Tried> tried) {
                                                 e.chanceAfter()))
                                         .toList(),
                                 t.told().stream().map(p -> p.value()).sorted().toList(),
-                                t.bother(),
+                                t.effort(),
                                 t.worth()))
                         .toList());
     }

@@ -50,7 +50,7 @@ class ThoughtRepository {
     String ask(Thought.Kind kind, String subject, long change, int seconds, String by) {
         String id = NewId.next();
         db.sql("""
-                        insert into thought (id, kind, subject, change_id, seconds, asked_by, asked_at)
+                        insert into analysis (id, kind, subject, change_id, seconds, asked_by, asked_at)
                         values (:id, :kind, :subject, :change, :seconds, :by, :at) on conflict do nothing""")
                 .param("id", id)
                 .param("kind", kind.name())
@@ -74,15 +74,15 @@ class ThoughtRepository {
                 .single();
         int again =
                 db.sql("""
-                        update thought set state = 'WAITING', stop = false, worker = null
+                        update analysis set state = 'WAITING', stop = false, worker = null
                         where kind = 'CHANCE' and change_id = :change and state in ('STOPPED', 'FAILED') and tries < :most""").param("change", change).param("most", MOST_TRIES).update();
         boolean known = again > 0
-                || db.sql("select exists (select 1 from thought where kind = 'CHANCE' and change_id >= :change)")
+                || db.sql("select exists (select 1 from analysis where kind = 'CHANCE' and change_id >= :change)")
                         .param("change", change)
                         .query(Boolean.class)
                         .single();
         if (!known) {
-            db.sql("update thought set state = 'STOPPED' where kind = 'CHANCE' and state = 'WAITING'")
+            db.sql("update analysis set state = 'STOPPED' where kind = 'CHANCE' and state = 'WAITING'")
                     .update();
             ask(Thought.Kind.CHANCE, "", change, 0, "Galecrest");
         }
@@ -92,9 +92,9 @@ class ThoughtRepository {
     Optional<Thought> claim(String worker) {
         Map<String, Long> silent = silent();
         Optional<Thought> claimed = db.sql("""
-                        update thought set state = 'RUNNING', worker = :worker, beats = beats + 1, tries = tries + 1
+                        update analysis set state = 'RUNNING', worker = :worker, beats = beats + 1, tries = tries + 1
                         where id = (
-                            select id from thought
+                            select id from analysis
                             where state = 'WAITING' or state = 'RUNNING' and id || ' ' || beats in (:silent)
                             order by kind = 'HARDER', kind = 'RESCUE', asked_at
                             limit 1 for update skip locked)
@@ -117,7 +117,7 @@ class ThoughtRepository {
     private synchronized Map<String, Long> silent() {
         long now = System.nanoTime();
         Map<String, Long> running = new HashMap<>();
-        db.sql("select id, beats from thought where state = 'RUNNING'")
+        db.sql("select id, beats from analysis where state = 'RUNNING'")
                 .query((row, n) -> running.put(row.getString("id"), row.getLong("beats")))
                 .list();
         heard.keySet().retainAll(running.keySet());
@@ -130,7 +130,7 @@ class ThoughtRepository {
     /** Says that the worker is alive and how far it is; false where it shall stop or another has taken over. */
     boolean beat(String id, String worker, @Nullable Object progress) {
         boolean goOn = db.sql("""
-                        update thought set beats = beats + 1, progress = coalesce(:progress::jsonb, progress)
+                        update analysis set beats = beats + 1, progress = coalesce(:progress::jsonb, progress)
                         where id = :id and worker = :worker and state = 'RUNNING' returning not stop""")
                 .param("id", id)
                 .param("worker", worker)
@@ -152,7 +152,7 @@ class ThoughtRepository {
     void end(String id, String worker, Thought.State state, @Nullable Object result, boolean told) {
         Instant now = clock.instant();
         db.sql("""
-                        update thought set state = :state, result = :result::jsonb, ended_at = :at, told = :told
+                        update analysis set state = :state, result = :result::jsonb, ended_at = :at, told = :told
                         where id = :id and worker = :worker and state = 'RUNNING'""")
                 .param("id", id)
                 .param("worker", worker)
@@ -162,22 +162,22 @@ class ThoughtRepository {
                 .param("told", told)
                 .update();
         db.sql("""
-                        delete from thought where asked_at < :forgotten and id not in (
-                            select id from thought where told and state = 'DONE' order by change_id desc limit 1)""").param("forgotten", Timestamp.from(now.minus(FORGOTTEN))).update();
+                        delete from analysis where asked_at < :forgotten and id not in (
+                            select id from analysis where told and state = 'DONE' order by change_id desc limit 1)""").param("forgotten", Timestamp.from(now.minus(FORGOTTEN))).update();
         tell(id);
     }
 
     /** Asks a running one to stop; one that waits is stopped at once. */
     boolean stop(String id) {
         int rows = db.sql("""
-                        update thought set stop = true, state = case when state = 'WAITING' then 'STOPPED' else state end
+                        update analysis set stop = true, state = case when state = 'WAITING' then 'STOPPED' else state end
                         where id = :id and state in ('WAITING', 'RUNNING')""").param("id", id).update();
         tell(id);
         return rows > 0;
     }
 
     Optional<Thought> find(String id) {
-        return db.sql("select * from thought where id = :id")
+        return db.sql("select * from analysis where id = :id")
                 .param("id", id)
                 .query(this::row)
                 .optional();
@@ -186,13 +186,13 @@ class ThoughtRepository {
     /** The newest odds that are ready; only those of what people have been told, if that is asked for. */
     Optional<String> oddsId(boolean told) {
         return db.sql("""
-                        select id from thought where kind = 'CHANCE' and state = 'DONE' and (told or not :told)
+                        select id from analysis where kind = 'CHANCE' and state = 'DONE' and (told or not :told)
                         order by change_id desc, ended_at desc limit 1""").param("told", told).query(String.class).optional();
     }
 
     /** What people have asked for lately, the newest first. */
     List<Thought> asked() {
-        return db.sql("select * from thought where kind <> 'CHANCE' order by asked_at desc limit 8")
+        return db.sql("select * from analysis where kind <> 'CHANCE' order by asked_at desc limit 8")
                 .query(this::row)
                 .list();
     }

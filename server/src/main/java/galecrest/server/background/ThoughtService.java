@@ -5,7 +5,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.rescue.Move;
-import galecrest.core.rescue.Moves;
+import galecrest.core.rescue.MoveEffects;
+import galecrest.core.rescue.MoveText;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
@@ -110,10 +111,10 @@ class ThoughtService {
             throw new IllegalStateException("The moves cannot be read.", e);
         }
         journal.judgeDraft(() -> {
-            ShopSnapshot before = plans.shopAsWritten();
+            ShopSnapshot before = plans.shopWithinChange();
             ShopSnapshot after = before;
             for (Move move : wanted) {
-                ShopSnapshot with = Moves.apply(after, move);
+                ShopSnapshot with = MoveEffects.apply(after, move);
                 if (with.equals(after)) {
                     throw new ValidationException(
                             "index", "What this was about has changed or gone since then; try everything again.");
@@ -121,7 +122,7 @@ class ThoughtService {
                 after = with;
             }
             moves.save(before, after, wanted);
-            return "tried: " + String.join("; ", Moves.say(before, wanted));
+            return "tried: " + String.join("; ", MoveText.say(before, wanted));
         });
     }
 }

@@ -44,14 +44,14 @@ class BoardRepository {
     Map<String, PartRow> parts() {
         return byId(
                 db.sql(
-                                "select id, build_id, price, quantity, received, own, specification, kit, tracking, version from part")
+                                "select id, build_id, price, quantity, received, customer_supplied, specification, kit, tracking, version from part")
                         .query((row, n) -> new PartRow(
                                 row.getString("id"),
                                 row.getString("build_id"),
                                 row.getBigDecimal("price"),
                                 row.getInt("quantity"),
                                 row.getInt("received"),
-                                row.getBoolean("own"),
+                                row.getBoolean("customer_supplied"),
                                 row.getString("specification"),
                                 row.getString("kit"),
                                 row.getString("tracking"),

@@ -155,6 +155,6 @@ public class BoardService {
     /** The hand has seen what is published. */
     @AnyHand
     public void looked() {
-        plans.saw(who.account().username());
+        plans.markSeen(who.account().username());
     }
 }

@@ -75,7 +75,7 @@ class CustomerLinkRepository {
     List<String> ownParts(String build) {
         return db.sql("""
                         select name from part
-                        where build_id = :build and own and state not in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW')
+                        where build_id = :build and customer_supplied and state not in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW')
                         order by position""").param("build", build).query(String.class).list();
     }
 

@@ -97,7 +97,7 @@ class DemoDeskRepository {
     }
 
     private void said(DemoShop shop, String part, String said, int hoursAgo, int nextDay, int hour) {
-        db.sql("insert into word select :id, id, null, :at, 'Mara', :said, :next from part where name = :part")
+        db.sql("insert into vendor_word select :id, id, null, :at, 'Mara', :said, :next from part where name = :part")
                 .param("id", NewId.next())
                 .param("part", part)
                 .param("at", Timestamp.from(shop.now().minus(hoursAgo, ChronoUnit.HOURS)))

@@ -82,7 +82,7 @@ class MoneyRepository {
 
     List<PartRow> parts(String build) {
         return db.sql(
-                        "select name, state, quantity, price, own from part where build_id = :build order by position, id")
+                        "select name, state, quantity, price, customer_supplied as own from part where build_id = :build order by position, id")
                 .param("build", build)
                 .query(PartRow.class)
                 .list();

@@ -193,7 +193,7 @@ class OutworkService {
                 outwork.book(id, null);
                 return "gave back the time booked for " + row.name();
             }
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             OfferedSlot slot = offered(shop, outwork(shop, id)).stream()
                     .filter(s -> s.id().equals(slotId))
                     .findFirst()
@@ -252,7 +252,7 @@ class OutworkService {
                     .flatMap(i -> i.job().stream())
                     .filter(j -> form.jobs().contains(j.name()))
                     .toList();
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             progress.isBack(id);
             for (Checklists.FollowOn job : follow) {
                 works.insertJob(form(shop, row, job.name(), job.skill(), job.minutes()), false);

@@ -20,7 +20,7 @@ class ParcelRepository {
             select p.id, p.name, p.tracking, coalesce(p.ordered_at, p.promised_at - interval '5 days') as shipped,
                 p.promised_at as promised,
                 coalesce((
-                    select said from word w where w.part_id = p.id and w.by_name = 'carrier' order by at desc limit 1), '')
+                    select said from vendor_word w where w.part_id = p.id and w.by_name = 'carrier' order by at desc limit 1), '')
                     as last_word
             from part p
             where p.state = 'SHIPPED' and p.tracking <> '' and p.promised_at is not null""";
@@ -38,7 +38,7 @@ class ParcelRepository {
     }
 
     void say(String part, String said, Instant now) {
-        db.sql("insert into word (id, part_id, at, by_name, said) values (:id, :part, :at, 'carrier', :said)")
+        db.sql("insert into vendor_word (id, part_id, at, by_name, said) values (:id, :part, :at, 'carrier', :said)")
                 .param("id", NewId.next())
                 .param("part", part)
                 .param("at", Timestamp.from(now))

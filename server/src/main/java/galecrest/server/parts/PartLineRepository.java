@@ -25,7 +25,7 @@ public class PartLineRepository {
     }
 
     private static final String PART = """
-            select id, build_id, name, state, quantity, received, own, vendor_id, price, arrival_likely as likely,
+            select id, build_id, name, state, quantity, received, customer_supplied, vendor_id, price, arrival_likely as likely,
                 promised_at, ordered_at, override_reason, specification, kit, instead_of
             from part """;
 
@@ -38,7 +38,7 @@ public class PartLineRepository {
                 PartState.valueOf(row.getString("state")),
                 row.getInt("quantity"),
                 row.getInt("received"),
-                row.getBoolean("own"),
+                row.getBoolean("customer_supplied"),
                 row.getString("vendor_id"),
                 row.getBigDecimal("price"),
                 SqlTime.instant(row, "likely"),
@@ -92,8 +92,8 @@ public class PartLineRepository {
         return FitAssessment.judged(
                 row.getString("place"),
                 MateKind.valueOf(row.getString("kind")),
-                row.getString("there"),
-                row.getString("comes"));
+                row.getString("car_side"),
+                row.getString("part_side"));
     }
 
     public void saveMates(String part, List<MateRequest> mates) {

@@ -68,7 +68,7 @@ class PartRepository {
         bind(db.sql("""
                                 insert into part (id, build_id, name, state, vendor_id, price, arrival_low,
                                     arrival_likely, arrival_high, inspection_minutes, paired_with, pair_override,
-                                    quantity, own, specification, kit, tracking, ordered_at, promised_at, position)
+                                    quantity, customer_supplied, specification, kit, tracking, ordered_at, promised_at, position)
                                 values (:id, :build, :name, :state, :vendor, :price, :low, :likely, :high,
                                     :inspection, :paired, :override, :quantity, :own, :specification, :kit, :tracking,
                                     case when :state in ('ORDERED', 'SHIPPED') then cast(:now as timestamptz) end,
@@ -87,7 +87,7 @@ class PartRepository {
                                 set name = :name, state = :state, vendor_id = :vendor, price = :price,
                                     arrival_low = :low, arrival_likely = :likely, arrival_high = :high,
                                     inspection_minutes = :inspection, paired_with = :paired,
-                                    pair_override = :override, quantity = :quantity, own = :own,
+                                    pair_override = :override, quantity = :quantity, customer_supplied = :own,
                                     specification = :specification, kit = :kit, tracking = :tracking
                                 where id = :id and version = :version"""), id, form).param("version", form.version()).update();
         if (rows > 0) {
@@ -165,7 +165,7 @@ class PartRepository {
                         select p.name, p.quantity, p.state, v.name as vendor, p.price, p.arrival_likely as likely,
                             (select string_agg(w.name, '; ' order by w.position) from part_need n
                                 join work w on w.id = n.work_id where n.part_id = p.id) as needed_by,
-                            p.own, p.kit, p.specification
+                            p.customer_supplied as own, p.kit, p.specification
                         from part p left join vendor v on v.id = p.vendor_id
                         where p.build_id = :build order by p.position, p.id""").param("build", build).query(PartSheetRow.class).list();
     }

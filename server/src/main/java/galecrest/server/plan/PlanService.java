@@ -117,12 +117,12 @@ public class PlanService {
     }
 
     /** The record with what the open change has written. */
-    public ShopSnapshot shopAsWritten() {
+    public ShopSnapshot shopWithinChange() {
         return snapshots.snapshot(now());
     }
 
     /** The plan as it would be with what the open transaction has written; it may still be rolled back. */
-    public Current asWritten() {
+    public Current currentWithinChange() {
         return make(now());
     }
 
@@ -194,7 +194,7 @@ public class PlanService {
     @ManagerOnly
     public void publish() {
         journal.change("published the plan", () -> {
-            Current now = asWritten();
+            Current now = currentWithinChange();
             published.publish(now.plan(), clock.instant(), who.name());
             published.saveGuide(now.guide());
         });
@@ -227,8 +227,8 @@ public class PlanService {
     }
 
     /** The account has seen what is published now. */
-    public void saw(String username) {
-        published.last().ifPresent(l -> published.saw(username, l.id(), clock.instant()));
+    public void markSeen(String username) {
+        published.last().ifPresent(l -> published.markSeen(username, l.id(), clock.instant()));
     }
 
     /** When the plan was last published, and by whom. */
@@ -244,7 +244,7 @@ public class PlanService {
      *
      * @throws ValidationException with the planner's reason
      */
-    public void mustHold(Pin pin) {
+    public void requireHeld(Pin pin) {
         Current next = make(now());
         for (Plan.BrokenPin broken : next.plan().brokenPins()) {
             if (broken.pin().equals(pin.id())) {

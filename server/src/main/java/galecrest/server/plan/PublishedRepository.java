@@ -84,13 +84,13 @@ class PublishedRepository {
     /** The published plan that an account has seen last. */
     Optional<Told> seenBy(String username) {
         return db.sql("""
-                        select p.* from looked l join published_plan p on p.id = l.plan_id
+                        select p.* from plan_seen l join published_plan p on p.id = l.plan_id
                         where l.username = :username""").param("username", username).query(this::told).optional();
     }
 
-    void saw(String username, String plan, Instant at) {
+    void markSeen(String username, String plan, Instant at) {
         db.sql("""
-                        insert into looked (username, plan_id, at) values (:username, :plan, :at)
+                        insert into plan_seen (username, plan_id, at) values (:username, :plan, :at)
                         on conflict (username) do update set plan_id = excluded.plan_id, at = excluded.at""")
                 .param("username", username)
                 .param("plan", plan)

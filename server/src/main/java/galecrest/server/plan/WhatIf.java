@@ -27,7 +27,7 @@ public class WhatIf {
     public PlanService.Current with(Runnable write) {
         return trial.execute(status -> {
             journal.change("tried something", write);
-            PlanService.Current with = plans.asWritten();
+            PlanService.Current with = plans.currentWithinChange();
             status.setRollbackOnly();
             return with;
         });

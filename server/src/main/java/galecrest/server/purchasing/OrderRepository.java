@@ -52,7 +52,7 @@ class OrderRepository {
                 .param("was", part.name())
                 .param("id", part.id())
                 .update();
-        db.sql("update mate set comes = '' where part_id = :id")
+        db.sql("update mate set part_side = '' where part_id = :id")
                 .param("id", part.id())
                 .update();
     }

@@ -26,7 +26,7 @@ class VendorWordRepository {
             @Nullable Instant nextAt,
             String by,
             Instant now) {
-        db.sql("insert into word values (:id, :part, :work, :at, :by, :said, :next)")
+        db.sql("insert into vendor_word values (:id, :part, :work, :at, :by, :said, :next)")
                 .param("id", NewId.next())
                 .param("part", part)
                 .param("work", work)
@@ -38,7 +38,8 @@ class VendorWordRepository {
     }
 
     List<VendorWord> words(String part) {
-        return db.sql("select at, by_name as by, said, next_at from word where part_id = :part order by at desc, id")
+        return db.sql(
+                        "select at, by_name as by, said, next_at from vendor_word where part_id = :part order by at desc, id")
                 .param("part", part)
                 .query(VendorWord.class)
                 .list();
@@ -49,7 +50,7 @@ class VendorWordRepository {
         Map<String, VendorWord> words = new HashMap<>();
         db.sql("""
                         select distinct on (coalesce(part_id, work_id)) coalesce(part_id, work_id) as about, *
-                        from word order by coalesce(part_id, work_id), at desc""")
+                        from vendor_word order by coalesce(part_id, work_id), at desc""")
                 .query((row, n) -> words.put(
                         row.getString("about"),
                         new VendorWord(

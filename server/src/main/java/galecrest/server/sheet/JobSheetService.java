@@ -145,7 +145,7 @@ public class JobSheetService {
                 insert(build, lines);
                 String end = builds.addCommitment(
                         new CommitmentRequest(build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
-                return new Tried(plans.shopAsWritten(), new CommitmentId(end));
+                return new Tried(plans.shopWithinChange(), new CommitmentId(end));
             });
         });
     }

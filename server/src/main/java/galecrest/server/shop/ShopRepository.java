@@ -21,7 +21,7 @@ class ShopRepository {
                         row.getString("zone"),
                         row.getDouble("at_risk_start"),
                         row.getDouble("told_otherwise"),
-                        row.getDouble("car_in_bits"),
+                        row.getDouble("opened_car_day"),
                         row.getDouble("finish_day"),
                         row.getInt("unknown_arrival_days"),
                         row.getInt("frozen_days"),
@@ -36,12 +36,12 @@ class ShopRepository {
     /** False where the version is not the one that is there. */
     boolean save(ShopRequest form) {
         return db.sql("""
-                                insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
+                                insert into shop (name, zone, at_risk_start, told_otherwise, opened_car_day, finish_day,
                                     unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)
                                 values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong, :stay)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
-                                    car_in_bits = :bits, finish_day = :finish, unknown_arrival_days = :days,
+                                    opened_car_day = :bits, finish_day = :finish, unknown_arrival_days = :days,
                                     frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie,
                                     return_wrong = :wrong, stay_on_minutes = :stay
                                 where shop.version = :version""")

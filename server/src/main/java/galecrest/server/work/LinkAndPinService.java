@@ -64,7 +64,7 @@ class LinkAndPinService {
     }
 
     private void noCircle(LinkRequest form) {
-        ShopSnapshot shop = plans.shopAsWritten();
+        ShopSnapshot shop = plans.shopWithinChange();
         List<Link> all = new ArrayList<>(shop.links());
         all.add(Link.finishStart(new LinkId("new"), new WorkId(form.firstId()), new WorkId(form.thenId())));
         SnapshotValidator.circle(shop.works(), all).ifPresent(names -> {
@@ -89,7 +89,7 @@ class LinkAndPinService {
             WorkSummary head = works.mustBe(form.workId());
             links.deletePins(form.workId(), form.kind());
             links.insertPin(id, form);
-            plans.mustHold(pin);
+            plans.requireHeld(pin);
             return "pinned " + head.name();
         });
         return id;

@@ -73,7 +73,7 @@ public class ProgressService {
                 throw new ValidationException(
                         "start", head.name() + " cannot be started: it is done, or nothing the shop does.");
             }
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> {
                 String on = job.started().orElseThrow().by().stream()
                         .map(new ReasonText(shop)::person)
@@ -107,7 +107,7 @@ public class ProgressService {
     void pause(String id) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             Job job = job(shop, id)
                     .filter(ProgressService::goesOn)
                     .orElseThrow(() -> new ValidationException("pause", "Nobody is on " + head.name() + "."));
@@ -145,7 +145,7 @@ public class ProgressService {
             if (head.status().equals("DONE")) {
                 throw new ValidationException("done", head.name() + " is done already.");
             }
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             job(shop, id).ifPresent(job -> clockOff(shop, job));
             finish(id);
             return "finished " + head.name();
@@ -167,7 +167,7 @@ public class ProgressService {
             if (head.status().equals("DONE")) {
                 throw new ValidationException("note", head.name() + " is done already.");
             }
-            ShopSnapshot shop = plans.shopAsWritten();
+            ShopSnapshot shop = plans.shopWithinChange();
             Optional<Job> going = job(shop, id).filter(ProgressService::goesOn);
             works.hold(id, form);
             going.ifPresent(job -> pause(shop, job));

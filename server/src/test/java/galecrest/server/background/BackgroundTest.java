@@ -99,11 +99,11 @@ class BackgroundTest extends ServerTest {
         awaitOdds();
         for (String state : List.of("FAILED", "STOPPED")) {
             long change = board().path("change").asLong();
-            db.sql("update thought set state = :state, result = null where kind = 'CHANCE' and change_id = :change")
+            db.sql("update analysis set state = :state, result = null where kind = 'CHANCE' and change_id = :change")
                     .param("state", state)
                     .param("change", change)
                     .update();
-            await(() -> db.sql("select state from thought where kind = 'CHANCE' and change_id = :change")
+            await(() -> db.sql("select state from analysis where kind = 'CHANCE' and change_id = :change")
                     .param("change", change)
                     .query(String.class)
                     .single()
@@ -220,7 +220,7 @@ class BackgroundTest extends ServerTest {
                 find("commitments", "name", "Rolling road slot").path("id").asText();
         String left = "left" + System.nanoTime();
         db.sql("""
-                        insert into thought (id, kind, subject, change_id, asked_by, asked_at, state, worker)
+                        insert into analysis (id, kind, subject, change_id, asked_by, asked_at, state, worker)
                         values (:id, 'RESCUE', :date, 1, 'Mara', :now, 'RUNNING', 'the dead')""")
                 .param("id", left)
                 .param("date", date)

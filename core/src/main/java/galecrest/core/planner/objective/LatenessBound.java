@@ -4,6 +4,7 @@ import galecrest.core.plan.Score;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.planner.sgs.SerialScheduler;
 import galecrest.core.work.Link;
 import java.util.Arrays;
@@ -91,7 +92,7 @@ public final class LatenessBound implements SerialScheduler.Limit {
 
     /** Whether the schedule can still be no worse than the limit, now that the node is placed. */
     @Override
-    public boolean allows(SerialScheduler schedule, int node) {
+    public boolean allows(Schedule schedule, int node) {
         if (!schedule.planned(node)) {
             most = Double.MAX_VALUE;
             return true;

@@ -9,7 +9,7 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Job;
@@ -95,7 +95,7 @@ public final class Objective {
     }
 
     /** The builds with a date that the schedule has late. */
-    public Set<Integer> lateBuilds(SerialScheduler schedule) {
+    public Set<Integer> lateBuilds(Schedule schedule) {
         Set<Integer> late = new TreeSet<>();
         for (int c = 0; c < dates.length; c++) {
             if (late(c, schedule)) {
@@ -108,7 +108,7 @@ public final class Objective {
     }
 
     /** Whether the schedule has the commitment late. */
-    public boolean late(int commitment, SerialScheduler schedule) {
+    public boolean late(int commitment, Schedule schedule) {
         int finish = 0;
         for (int node : dates[commitment].needs) {
             finish = schedule.planned(node) ? Math.max(finish, schedule.ready[node]) : finish;
@@ -116,7 +116,7 @@ public final class Objective {
         return finish > Math.max(dates[commitment].due, 0);
     }
 
-    public Score score(SerialScheduler schedule) {
+    public Score score(Schedule schedule) {
         int missing = 0;
         double hard = 0;
         double promised = 0;
@@ -256,7 +256,7 @@ public final class Objective {
             }
         }
 
-        double of(SerialScheduler schedule) {
+        double of(Schedule schedule) {
             for (long[] days : now) {
                 Arrays.fill(days, 0);
             }

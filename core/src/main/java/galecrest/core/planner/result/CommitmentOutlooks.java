@@ -3,7 +3,7 @@ package galecrest.core.planner.result;
 import galecrest.core.plan.Plan;
 import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.planner.network.ActivityNetwork;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.WorkId;
@@ -17,9 +17,9 @@ import java.util.stream.IntStream;
 /** What a schedule means for each commitment: finish, margin and the chain that makes it so. */
 final class CommitmentOutlooks {
     private final ActivityNetwork network;
-    private final SerialScheduler schedule;
+    private final Schedule schedule;
 
-    CommitmentOutlooks(SerialScheduler schedule) {
+    CommitmentOutlooks(Schedule schedule) {
         this.network = schedule.problem.network;
         this.schedule = schedule;
     }

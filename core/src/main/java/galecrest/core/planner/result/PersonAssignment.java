@@ -4,7 +4,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -19,7 +19,7 @@ final class PersonAssignment {
     private final SchedulingProblem problem;
     private final List<List<PersonId>> crews = new ArrayList<>();
 
-    PersonAssignment(SerialScheduler schedule) {
+    PersonAssignment(Schedule schedule) {
         this.problem = schedule.problem;
         for (int node = 0; node < problem.size; node++) {
             crews.add(new ArrayList<>());
@@ -33,7 +33,7 @@ final class PersonAssignment {
                 .forEach(node -> settle(schedule, node, freeFrom));
     }
 
-    private void settle(SerialScheduler schedule, int node, int[] freeFrom) {
+    private void settle(Schedule schedule, int node, int[] freeFrom) {
         CrewMode crew = schedule.crew[node];
         if (crew == null) {
             if (problem.activities[node] instanceof Activity.DriveActivity) {

@@ -11,7 +11,7 @@ import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.BindingConstraint;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Span;
 import galecrest.core.work.LinkId;
@@ -29,14 +29,14 @@ import java.util.TreeSet;
 /** Makes a schedule into a plan that explains itself: names, instants, reasons, chains. */
 public final class PlanBuilder {
     private final SchedulingProblem problem;
-    private final SerialScheduler schedule;
+    private final Schedule schedule;
     private final Objective objective;
     private final PersonAssignment people;
     private final ReasonBuilder reasons;
     private final Map<PinId, String> brokenPins;
     private final List<Plan.Thawed> thawed = new ArrayList<>();
 
-    private PlanBuilder(SerialScheduler schedule, Objective objective) {
+    private PlanBuilder(Schedule schedule, Objective objective) {
         this.objective = objective;
         this.problem = schedule.problem;
         this.schedule = schedule;
@@ -45,7 +45,7 @@ public final class PlanBuilder {
         this.brokenPins = new LinkedHashMap<>(problem.brokenPins);
     }
 
-    public static Plan plan(SerialScheduler schedule, Objective objective) {
+    public static Plan plan(Schedule schedule, Objective objective) {
         return new PlanBuilder(schedule, objective).plan(objective.score(schedule));
     }
 

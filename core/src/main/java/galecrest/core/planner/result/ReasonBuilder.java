@@ -7,7 +7,7 @@ import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CarClaim;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.BindingConstraint;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;
@@ -20,10 +20,10 @@ import java.util.List;
 /** Makes a {@link Because} of the numbers that a schedule keeps of what bound a start. */
 public final class ReasonBuilder {
     private final SchedulingProblem problem;
-    private final SerialScheduler schedule;
+    private final Schedule schedule;
     private final PersonAssignment people;
 
-    ReasonBuilder(SerialScheduler schedule, PersonAssignment people) {
+    ReasonBuilder(Schedule schedule, PersonAssignment people) {
         this.problem = schedule.problem;
         this.schedule = schedule;
         this.people = people;

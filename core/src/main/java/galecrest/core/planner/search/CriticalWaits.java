@@ -3,7 +3,7 @@ package galecrest.core.planner.search;
 import galecrest.core.planner.objective.Objective;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.BindingConstraint;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
@@ -84,7 +84,7 @@ final class CriticalWaits {
      * @param position where each node is in the list that the schedule was made of
      * @param free the first position from which on the order is free
      */
-    void look(SerialScheduler schedule, int[] position, int free) {
+    void look(Schedule schedule, int[] position, int free) {
         this.position = position;
         this.free = free;
         waits = 0;
@@ -98,7 +98,7 @@ final class CriticalWaits {
         }
     }
 
-    private int last(SerialScheduler schedule, int @Nullable [] needs) {
+    private int last(Schedule schedule, int @Nullable [] needs) {
         int last = -1;
         int count = needs == null ? problem.size : needs.length;
         for (int i = 0; i < count; i++) {
@@ -115,7 +115,7 @@ final class CriticalWaits {
      * row of work that waits for the same thing, only a change at its ends can shorten the chain (Nowicki and Smutnicki,
      * 1996): the last may go ahead of the one before it, and the second ahead of the first.
      */
-    private void chain(SerialScheduler schedule, int last, boolean late) {
+    private void chain(Schedule schedule, int last, boolean late) {
         int node = last;
         rowLength = 0;
         for (int length = 0; node >= 0 && length < problem.size; length++) {

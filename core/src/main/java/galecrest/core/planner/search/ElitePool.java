@@ -1,7 +1,7 @@
 package galecrest.core.planner.search;
 
 import galecrest.core.plan.Score;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -25,7 +25,7 @@ public final class ElitePool {
         this.random = random;
     }
 
-    static long mark(SerialScheduler schedule) {
+    static long mark(Schedule schedule) {
         return Arrays.hashCode(schedule.start);
     }
 

@@ -4,7 +4,7 @@ import galecrest.core.plan.Score;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.BackwardPass;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 
@@ -45,7 +45,7 @@ public final class LocalSearch {
 
     private final SchedulingProblem problem;
     private final Evaluator evaluator;
-    private final SerialScheduler schedule;
+    private final Schedule schedule;
     private final BackwardPass mirror;
     private final SplittableRandom random;
     private final Neighbourhood neighbours;

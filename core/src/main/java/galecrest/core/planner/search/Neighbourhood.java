@@ -6,7 +6,7 @@ import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
-import galecrest.core.planner.sgs.SerialScheduler;
+import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.work.Commitment;
 import java.util.Arrays;
 import java.util.SplittableRandom;
@@ -106,7 +106,7 @@ final class Neighbourhood {
     }
 
     /** The list in order of the starts in its schedule: as good, and nearer to its neighbours. */
-    int[] sorted(SerialScheduler schedule, int[] of) {
+    int[] sorted(Schedule schedule, int[] of) {
         for (int i = 0; i < of.length; i++) {
             position[of[i]] = i;
         }
@@ -130,7 +130,7 @@ final class Neighbourhood {
     }
 
     /** Looks at the schedule of the present list, to make neighbours of that. */
-    void look(SerialScheduler schedule, int[] present) {
+    void look(Schedule schedule, int[] present) {
         free = ActivityList.firstFree(problem, present);
         for (int i = 0; i < present.length; i++) {
             position[present[i]] = i;

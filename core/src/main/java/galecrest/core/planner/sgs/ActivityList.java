@@ -3,7 +3,7 @@ package galecrest.core.planner.sgs;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.SchedulingProblem;
 
-/** Lists of nodes in which none comes before one that it follows: what a {@link SerialScheduler} is made of. */
+/** Lists of nodes in which none comes before one that it follows: what a {@link Schedule} is made of. */
 public final class ActivityList {
     private ActivityList() {}
 

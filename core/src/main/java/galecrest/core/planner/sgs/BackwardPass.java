@@ -81,7 +81,7 @@ public final class BackwardPass {
     }
 
     /** Keys for the forward pass after this schedule: how early each node starts when everything is placed late. */
-    public double[] keys(SerialScheduler forward) {
+    public double[] keys(Schedule forward) {
         int horizon = problem.slots;
         int[] bound = mirrored.boundSlot;
         int last = 0;
@@ -116,7 +116,7 @@ public final class BackwardPass {
         return keys;
     }
 
-    private Activity block(int node, SerialScheduler forward) {
+    private Activity block(int node, Schedule forward) {
         Activity activity = problem.activities[node];
         boolean claims = activity instanceof Activity.DriveActivity
                 || activity instanceof Activity.TripActivity trip && trip.wholeCar();

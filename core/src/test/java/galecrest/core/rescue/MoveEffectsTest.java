@@ -24,7 +24,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
 
 /** Each move changes what it says and nothing else. */
-class MovesTest {
+class MoveEffectsTest {
     private static final Duration LATER = Duration.ofDays(20);
 
     private static ShopSnapshot shop(long seed) {
@@ -52,7 +52,7 @@ class MovesTest {
                 .map(Job.class::cast)
                 .toList();
         for (Job job : alone) {
-            ShopSnapshot after = Moves.apply(shop, new Move.SecondHand(job.id()));
+            ShopSnapshot after = MoveEffects.apply(shop, new Move.SecondHand(job.id()));
             onlyWorksChange(shop, after);
             for (int i = 0; i < shop.works().size(); i++) {
                 if (shop.works().get(i) == job) {
@@ -75,7 +75,7 @@ class MovesTest {
         ShopSnapshot shop = shop(seed);
         Instant until = shop.now().plus(LATER);
         var build = shop.builds().get(0).id();
-        ShopSnapshot after = Moves.apply(shop, new Move.Park(build, until));
+        ShopSnapshot after = MoveEffects.apply(shop, new Move.Park(build, until));
         onlyWorksChange(shop, after);
         for (int i = 0; i < shop.works().size(); i++) {
             Work was = shop.works().get(i);
@@ -96,8 +96,8 @@ class MovesTest {
             return;
         }
         Instant until = shop.now().plus(LATER);
-        ShopSnapshot after =
-                Moves.apply(shop, new Move.LetFollow(shop.commitments().get(0).id(), until));
+        ShopSnapshot after = MoveEffects.apply(
+                shop, new Move.LetFollow(shop.commitments().get(0).id(), until));
         onlyWorksChange(shop, after);
         for (int i = 0; i < shop.works().size(); i++) {
             Work was = shop.works().get(i);
@@ -111,7 +111,7 @@ class MovesTest {
     void anOutsideFirmIsAskedForItsBest(@ForAll @LongRange(min = 0, max = 5000) long seed) {
         ShopSnapshot shop = shop(seed);
         for (Outwork outwork : first(shop.works(), Outwork.class).stream().toList()) {
-            ShopSnapshot after = Moves.apply(shop, new Move.AskEarlier(outwork.id()));
+            ShopSnapshot after = MoveEffects.apply(shop, new Move.AskEarlier(outwork.id()));
             onlyWorksChange(shop, after);
             Outwork sooner = (Outwork) after.works().get(shop.works().indexOf(outwork));
             assertThat(sooner.turnaround().likely())
@@ -126,7 +126,7 @@ class MovesTest {
         ShopSnapshot shop = shop(seed);
         for (Link link : shop.links()) {
             if (link.risk().isEmpty()) {
-                ShopSnapshot after = Moves.apply(shop, new Move.StartAtRisk(link.id()));
+                ShopSnapshot after = MoveEffects.apply(shop, new Move.StartAtRisk(link.id()));
                 assertThat(after.withLinks(shop.links())).isEqualTo(shop);
                 Link.Risk risk =
                         after.links().get(shop.links().indexOf(link)).risk().orElseThrow();
@@ -144,7 +144,7 @@ class MovesTest {
     void theEventIsAWeekLaterAndTheShiftIsOnePersons(@ForAll @LongRange(min = 0, max = 5000) long seed) {
         ShopSnapshot shop = shop(seed);
         for (Commitment date : shop.commitments()) {
-            ShopSnapshot after = Moves.apply(shop, new Move.SwapEvent(date.id()));
+            ShopSnapshot after = MoveEffects.apply(shop, new Move.SwapEvent(date.id()));
             assertThat(after.withCommitments(shop.commitments())).isEqualTo(shop);
             assertThat(after.commitments().get(shop.commitments().indexOf(date)).due())
                     .isEqualTo(date.due().plus(Duration.ofDays(7)));
@@ -152,11 +152,11 @@ class MovesTest {
         Person person = shop.people().get(0);
         LocalDate day = LocalDate.ofInstant(shop.now(), shop.zone()).plusDays(1);
         Move.ExtraShift shift = new Move.ExtraShift(person.id(), day, LocalTime.of(18, 0), LocalTime.of(20, 0));
-        ShopSnapshot after = Moves.apply(shop, shift);
+        ShopSnapshot after = MoveEffects.apply(shop, shift);
         assertThat(after.withPeople(shop.people())).isEqualTo(shop);
         assertThat(after.people().get(0).changes())
                 .hasSize(person.changes().size() + 1)
                 .anyMatch(c -> c.kind() == ShiftChange.Kind.EXTRA && c.covers(day));
-        assertThat(Moves.bother(shop, shift)).isEqualTo(2);
+        assertThat(MoveEffort.hours(shop, shift)).isEqualTo(2);
     }
 }

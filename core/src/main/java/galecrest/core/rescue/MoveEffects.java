@@ -2,9 +2,7 @@ package galecrest.core.rescue;
 
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
-import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
-import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
@@ -20,33 +18,30 @@ import galecrest.core.work.Work;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 
-/** What moves change in a shop, what they are called, and what they ask of it. */
-public final class Moves {
+/** What moves change in a shop. */
+public final class MoveEffects {
     /** Two hands take so much of the time of one; common practice. */
     private static final double TWO_HANDS = 0.6;
     /** The chance that a start at risk must be redone, where nobody has said; common practice. */
-    private static final double RISK = 0.3;
+    static final double RISK = 0.3;
 
     /** Why the other half of a pair is fitted alone, where its partner is gone on without. */
     public static final String HALF_GONE = "its other half is gone on without for now";
 
     private static final Duration WEEK = Duration.ofDays(7);
 
-    private Moves() {}
+    private MoveEffects() {}
 
     /** The shop as it would be with the move. */
     public static ShopSnapshot apply(ShopSnapshot shop, Move move) {
         if (move instanceof Move.Expedite m) {
             return shop.withParts(shop.parts().stream()
                     .map(p ->
-                            p.id().equals(m.part()) ? p.withArrival(p.arrival().map(Moves::sooner)) : p)
+                            p.id().equals(m.part()) ? p.withArrival(p.arrival().map(MoveEffects::sooner)) : p)
                     .toList());
         } else if (move instanceof Move.AskEarlier m) {
             return works(shop, w -> w.id().equals(m.outwork()) && w instanceof Outwork o ? sooner(o) : w);
@@ -149,100 +144,5 @@ public final class Moves {
     private static Commitment later(Commitment c) {
         return new Commitment(
                 c.id(), c.build(), c.name(), c.kind(), c.due().plus(WEEK), c.gate(), c.works(), c.weight());
-    }
-
-    /** What the move asks of the shop beyond telling people, in hours of bother; a judgement, told beside each move. */
-    public static double bother(ShopSnapshot shop, Move move) {
-        if (move instanceof Move.ExtraShift m) {
-            return Duration.between(m.from(), m.to()).toMinutes() / 60.0;
-        } else if (move instanceof Move.SecondHand m) {
-            return 1
-                    + work(shop, m.job())
-                            .map(j -> 0.2 * j.estimate().likely().hours())
-                            .orElse(0.0);
-        } else if (move instanceof Move.StartAtRisk m) {
-            return shop.links().stream()
-                    .filter(l -> l.id().equals(m.link()))
-                    .mapToDouble(l -> 1
-                            + RISK
-                                    * work(shop, l.then())
-                                            .map(j -> j.estimate().likely().hours() / 2)
-                                            .orElse(1.0))
-                    .sum();
-        } else if (move instanceof Move.Park) {
-            return 4;
-        } else if (move instanceof Move.SwapEvent) {
-            return 40;
-        } else if (move instanceof Move.InterimFix) {
-            return 3;
-        }
-        return move instanceof Move.LetFollow ? 1 : 2;
-    }
-
-    private static Optional<Job> work(ShopSnapshot shop, Object id) {
-        return shop.works().stream()
-                .filter(w -> w.id().equals(id) && w instanceof Job)
-                .map(Job.class::cast)
-                .findFirst();
-    }
-
-    /** The moves in words; the same extra shift of several people is said once. */
-    public static List<String> say(ShopSnapshot shop, List<Move> moves) {
-        Set<String> all = new LinkedHashSet<>();
-        for (Move move : moves) {
-            if (move instanceof Move.ExtraShift shift) {
-                all.add(sayShift(
-                        shop,
-                        shift,
-                        moves.stream()
-                                .filter(m -> m instanceof Move.ExtraShift other
-                                        && other.day().equals(shift.day())
-                                        && other.from().equals(shift.from())
-                                        && other.to().equals(shift.to()))
-                                .map(m -> ((Move.ExtraShift) m).person())
-                                .toList()));
-            } else {
-                all.add(say(shop, move));
-            }
-        }
-        return List.copyOf(all);
-    }
-
-    private static String sayShift(ShopSnapshot shop, Move.ExtraShift shift, List<PersonId> people) {
-        ReasonText words = new ReasonText(shop);
-        Instant from = shift.day().atTime(shift.from()).atZone(shop.zone()).toInstant();
-        return "An extra shift for "
-                + people.stream().map(words::person).collect(Collectors.joining(" and ")) + ", " + words.day(from)
-                + ", " + shift.from() + " to " + shift.to();
-    }
-
-    private static String say(ShopSnapshot shop, Move move) {
-        ReasonText words = new ReasonText(shop);
-        if (move instanceof Move.Expedite m) {
-            return "Have " + words.part(m.part()) + " sent express, or fetch it";
-        } else if (move instanceof Move.AskEarlier m) {
-            return "Ask for " + words.work(m.outwork()) + " to be done sooner, at its best time";
-        } else if (move instanceof Move.SecondHand m) {
-            return "Lend a second hand to " + words.work(m.job());
-        } else if (move instanceof Move.StartAtRisk m) {
-            Link link = shop.links().stream()
-                    .filter(l -> l.id().equals(m.link()))
-                    .findFirst()
-                    .orElseThrow();
-            return "Start " + words.work(link.then()) + " at risk, before " + words.work(link.first()) + " is certain";
-        } else if (move instanceof Move.InterimFix m) {
-            return "Go on without " + words.part(m.part()) + " for now, to be made good later";
-        } else if (move instanceof Move.LetFollow m) {
-            return "Let all that can follow wait until " + words.time(m.until());
-        } else if (move instanceof Move.Park m) {
-            return "Leave " + words.build(m.build()) + " alone until " + words.time(m.until());
-        }
-        Move.SwapEvent m = (Move.SwapEvent) move;
-        return "Go a week later in place of "
-                + shop.commitments().stream()
-                        .filter(c -> c.id().equals(m.commitment()))
-                        .map(Commitment::name)
-                        .findFirst()
-                        .orElse("this");
     }
 }

@@ -1,0 +1,78 @@
+package galecrest.server.board;
+
+import galecrest.core.build.Zone;
+import galecrest.core.insight.CarStatus;
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.ReasonText;
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.WorkId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Cars as a board shows them: how they stand and what holds them. */
+final class CarViews {
+    private final BoardRepository record;
+    private final ShopSnapshot shop;
+    private final Plan plan;
+    private final ReasonText words;
+    private final Map<WorkId, Plan.Placed> placed;
+
+    CarViews(BoardSource source) {
+        record = source.record();
+        shop = source.shop();
+        plan = source.plan();
+        words = source.words();
+        placed = source.placed();
+    }
+
+    List<Board.Car> cars() {
+        Map<String, CarRow> rows = record.cars();
+        var stages = record.stages();
+        var forNow = record.forNow();
+        var measurements = record.measurements();
+        List<Board.Car> cars = new ArrayList<>();
+        List<CarStatus> reports = CarStatus.all(shop, plan);
+        for (int i = 0; i < reports.size(); i++) {
+            var build = shop.builds().get(i);
+            CarStatus report = reports.get(i);
+            String id = build.id().value();
+            var row = rows.get(id);
+            if (row == null) {
+                continue;
+            }
+            cars.add(new Board.Car(
+                    id,
+                    build.number(),
+                    build.name(),
+                    row.body(),
+                    row.customer(),
+                    row.discipline(),
+                    build.weight(),
+                    build.zoneLimit(Zone.FRONT),
+                    build.zoneLimit(Zone.ENGINE_BAY),
+                    build.zoneLimit(Zone.COCKPIT),
+                    build.zoneLimit(Zone.UNDERSIDE),
+                    build.zoneLimit(Zone.REAR),
+                    row.version(),
+                    report.station().map(s -> s.value()).orElse(null),
+                    report.away().map(WorkId::value).orElse(null),
+                    report.doing().stream().map(WorkId::value).toList(),
+                    report.next().map(WorkId::value).orElse(null),
+                    report.held().map(this::held).orElse(null),
+                    report.nextDate().map(c -> c.value()).orElse(null),
+                    stages.getOrDefault(id, List.of()),
+                    forNow.getOrDefault(id, List.of()),
+                    measurements.getOrDefault(id, List.of()),
+                    row.done(),
+                    row.total()));
+        }
+        return cars;
+    }
+
+    private Board.Held held(CarStatus.HeldBy held) {
+        String said = words.held(held.work(), held.because());
+        return new Board.Held(
+                held.work().value(), held.tag(), said, placed.get(held.work()).start());
+    }
+}

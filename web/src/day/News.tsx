@@ -1,0 +1,41 @@
+import { Button } from '@mantine/core'
+import { useEffect, useRef } from 'react'
+import { useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { useSend } from '../api/send'
+import { when } from '../format/time'
+
+/** What the last publishing changed for this hand, until it says that it has seen it. */
+export function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
+  const { board } = useBoard()
+  const { send, busy } = useSend()
+  const published = mine.publishedAt
+  const seen = useRef<string>(undefined)
+  const nothing = mine.changes.length === 0
+  useEffect(() => {
+    if (!published || !nothing || seen.current === published) return
+    seen.current = published
+    void client.POST('/api/my-day/looked')
+  }, [published, nothing])
+  if (!published) return <p className="soft">Nothing has been published yet. Ask what is next.</p>
+  if (nothing) return null
+  return (
+    <section className="panel" aria-label="What changed" style={{ borderColor: 'var(--hot)', marginTop: 12 }}>
+      <div className="strong hot">Changed {when(published, board.now, board.zone)}</div>
+      <ul style={{ margin: '4px 0 8px', paddingLeft: 18 }}>
+        {mine.changes.map((c) => (
+          <li key={c.workId}>{c.said}</li>
+        ))}
+      </ul>
+      <Button
+        fullWidth
+        size="lg"
+        variant="default"
+        loading={busy}
+        onClick={() => void send(() => dataOf(client.POST('/api/my-day/looked')))}
+      >
+        Seen
+      </Button>
+    </section>
+  )
+}
