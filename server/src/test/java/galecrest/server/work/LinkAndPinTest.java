@@ -85,6 +85,7 @@ class LinkAndPinTest extends ServerTest {
     /** A pin is a draft: it moves the plan and is told by person and by car, and both are as before without it. */
     @Test
     void aPinMovesADraftThatIsToldInWords() throws Exception {
+        call(MARA, "POST", "/api/plan/publish", null);
         JsonNode job = StreamSupport.stream(board().path("works").spliterator(), false)
                 .filter(w -> w.path("kind").asText().equals("JOB")
                         && w.path("status").asText().equals("TODO")

@@ -77,9 +77,8 @@ class WorkdayTest extends ServerTest {
                 .startsWith("Held:");
         assertThat(call(MARA, "POST", capture, Map.of("text", "held rain: x")).at("text"))
                 .contains("no reason");
-        for (int i = 0; i < 3; i++) {
-            call(MARA, "POST", "/api/undo", null);
-        }
+        undo(MARA, 2);
+        undo(BO, 1);
     }
 
     @Test
