@@ -38,7 +38,7 @@ class DemoRepository {
 
     void shop(String name, ZoneId zone) {
         db.sql("""
-                        insert into shop (name, zone, at_risk_start, told_otherwise, car_in_bits, finish_day,
+                        insert into shop (name, zone, at_risk_start, told_otherwise, opened_car_day, finish_day,
                             unknown_arrival_days)
                         values (:name, :zone, 4, 2, 0.2, 0.1, 14)""").param("name", name).param("zone", zone.getId()).update();
     }
