@@ -61,12 +61,13 @@ class DraftTest extends TogetherTest {
         return dates.toString();
     }
 
-    private static JsonNode placed(JsonNode board, String work) {
+    private static String start(JsonNode board, String work) {
         return StreamSupport.stream(board.path("works").spliterator(), false)
                 .filter(w -> w.path("id").asText().equals(work))
                 .findFirst()
                 .orElseThrow()
-                .path("placed");
+                .at("/placed/start")
+                .asText();
     }
 
     @Test
@@ -107,7 +108,7 @@ class DraftTest extends TogetherTest {
         assertThat(dates(his)).isEqualTo(handBefore);
         assertThat(his.path("pins")).isEmpty();
         assertThat(his.path("draft").path("toTell")).isEmpty();
-        assertThat(placed(his, work)).isEqualTo(placed(boSaw, work)).isNotEqualTo(placed(hers, work));
+        assertThat(start(his, work)).isEqualTo(start(boSaw, work)).isNotEqualTo(start(hers, work));
         assertThat(bo.send("GET", "/api/journal", null).body()).doesNotContain("pinned");
         assertThat(mara.send("GET", "/api/journal", null).body()).contains("pinned");
         assertThat(json.readTree(stranger()
