@@ -10,7 +10,9 @@ import org.jspecify.annotations.Nullable;
  * @param value always with two decimals
  */
 public record Amount(BigDecimal value) implements Comparable<Amount> {
+    /** No money. */
     public static final Amount ZERO = new Amount(BigDecimal.ZERO);
+
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** The greatest amount that is taken for one that was meant. */
@@ -41,10 +43,12 @@ public record Amount(BigDecimal value) implements Comparable<Amount> {
         return new Amount(quantity.multiply(price).setScale(2, RoundingMode.HALF_UP));
     }
 
+    /** The sum of both, exact. */
     public Amount plus(Amount other) {
         return new Amount(value.add(other.value));
     }
 
+    /** What is left after the other is taken away; may be negative. */
     public Amount minus(Amount other) {
         return new Amount(value.subtract(other.value));
     }

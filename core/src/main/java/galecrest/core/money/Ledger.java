@@ -28,10 +28,12 @@ public record Ledger(
     /** What was estimated; the allowance is for what the strip will find, in per cent of the rest. */
     public record Estimate(
             BigDecimal hours, BigDecimal hourRate, Amount parts, Amount outwork, BigDecimal allowancePercent) {
+        /** The hours by their rate. */
         public Amount labour() {
             return Amount.of(hours, hourRate);
         }
 
+        /** What is set aside for what is not known yet: a share of labour, parts and outwork. */
         public Amount allowance() {
             return labour().plus(parts).plus(outwork).percent(allowancePercent);
         }
@@ -64,6 +66,7 @@ public record Ledger(
 
     /** A quantity (hours, pieces) of something at a price. */
     public record Line(Kind kind, String text, BigDecimal quantity, BigDecimal price, Stage stage) {
+        /** Quantity by unit price, rounded to the cent. */
         public Amount net() {
             return Amount.of(quantity, price);
         }
@@ -90,6 +93,7 @@ public record Ledger(
         return sum(Stage.COMMITTED);
     }
 
+    /** What has been worked and bought so far. */
     public Amount spent() {
         return sum(Stage.SPENT);
     }
@@ -98,6 +102,7 @@ public record Ledger(
         return lines.stream().filter(l -> l.stage() == stage).map(Line::net).reduce(Amount.ZERO, Amount::plus);
     }
 
+    /** What the customer has paid so far. */
     public Amount paid() {
         return payments.stream().reduce(Amount.ZERO, Amount::plus);
     }

@@ -22,6 +22,7 @@ import java.util.function.ToIntFunction;
  * @param to and of what follows it
  */
 public record LinkIndex(int works, Map<WorkId, Integer> numbers, List<String> names, int[] from, int[] to) {
+    /** The index of these links; work that a link names and that is not there gets a number past those of the works. */
     public static LinkIndex of(Collection<? extends Work> works, Collection<Link> links) {
         Map<WorkId, Integer> numbers = new HashMap<>(2 * works.size());
         List<String> names = new ArrayList<>();

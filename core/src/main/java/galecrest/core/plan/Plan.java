@@ -107,6 +107,7 @@ public record Plan(
             missing = List.copyOf(missing);
         }
 
+        /** Whether it is late, or cannot be kept at all. */
         public boolean late() {
             return margin.isEmpty() || margin.get().value() < 0;
         }

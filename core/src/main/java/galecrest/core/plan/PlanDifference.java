@@ -47,6 +47,7 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
         }
     }
 
+    /** What differs from one plan to another of the same shop. */
     public static PlanDifference between(Plan before, Plan after) {
         Map<WorkId, Plan.Placed> old = before.byWork();
         List<Moved> moved = new ArrayList<>();

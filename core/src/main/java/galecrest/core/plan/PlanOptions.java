@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param guide an order to begin from, besides the priority rules and the published plan
  */
 public record PlanOptions(Duration horizon, long steps, int searches, long seed, Optional<WarmStart> guide) {
+    /** How far ahead is planned unless somebody says otherwise. */
     public static final Duration HORIZON = Duration.ofDays(500);
 
     public PlanOptions {
@@ -43,10 +44,12 @@ public record PlanOptions(Duration horizon, long steps, int searches, long seed,
         return new PlanOptions(HORIZON, 1, 1, 1, Optional.empty());
     }
 
+    /** The same with another number of steps. */
     public PlanOptions withSteps(long other) {
         return new PlanOptions(horizon, other, searches, seed, guide);
     }
 
+    /** The same, beginning from a known order where there is one. */
     public PlanOptions from(Optional<WarmStart> known) {
         return new PlanOptions(horizon, steps, searches, seed, known);
     }

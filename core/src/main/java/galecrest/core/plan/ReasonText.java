@@ -40,6 +40,7 @@ public final class ReasonText {
     private final Map<StationId, String> stations = new HashMap<>();
     private final Map<PartId, String> parts = new HashMap<>();
 
+    /** Words with the names and the local time of a shop. */
     public ReasonText(ShopSnapshot shop) {
         this.shop = shop;
         shop.works().forEach(w -> works.put(w.id(), w));
@@ -195,18 +196,22 @@ public final class ReasonText {
         return b.zone().name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
+    /** The name of a piece of work; "?" where it is gone. */
     public String work(WorkId id) {
         return Optional.ofNullable(works.get(id)).map(Work::name).orElse("?");
     }
 
+    /** The name of a part; "?" where it is gone. */
     public String part(PartId id) {
         return parts.getOrDefault(id, "?");
     }
 
+    /** The name of a person; "?" where nobody has that id. */
     public String person(PersonId id) {
         return people.getOrDefault(id, "?");
     }
 
+    /** What a build is called; "?" where it is gone. */
     public String build(BuildId id) {
         return cars.getOrDefault(id, "?");
     }

@@ -51,34 +51,42 @@ public record ShopSnapshot(
         pins = List.copyOf(pins);
     }
 
+    /** The same shop with other pins. */
     public ShopSnapshot withPins(List<Pin> other) {
         return with(now, people, works, links, parts, commitments, other, published);
     }
 
+    /** The same shop whose people were told that plan. */
     public ShopSnapshot withPublished(Plan told) {
         return with(now, people, works, links, parts, commitments, pins, Optional.of(told));
     }
 
+    /** The same shop with other work. */
     public ShopSnapshot withWorks(List<Work> other) {
         return with(now, people, other, links, parts, commitments, pins, published);
     }
 
+    /** The same shop with other people, or the same with other hours. */
     public ShopSnapshot withPeople(List<Person> other) {
         return with(now, other, works, links, parts, commitments, pins, published);
     }
 
+    /** The same shop with other links. */
     public ShopSnapshot withLinks(List<Link> other) {
         return with(now, people, works, other, parts, commitments, pins, published);
     }
 
+    /** The same shop with other part lines. */
     public ShopSnapshot withParts(List<PartLine> other) {
         return with(now, people, works, links, other, commitments, pins, published);
     }
 
+    /** The same shop with other dates. */
     public ShopSnapshot withCommitments(List<Commitment> other) {
         return with(now, people, works, links, parts, other, pins, published);
     }
 
+    /** The same shop by other house rules. */
     public ShopSnapshot withRules(HouseRules other) {
         return new ShopSnapshot(
                 zone, now, people, stations, vendors, builds, works, links, parts, commitments, pins, other, published);

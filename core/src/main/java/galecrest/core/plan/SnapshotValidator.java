@@ -31,6 +31,7 @@ public final class SnapshotValidator {
         return problems(shop, LinkIndex.of(shop.works(), shop.links()));
     }
 
+    /** The same, where the ends of the links are known already. */
     public static List<Problem> problems(ShopSnapshot shop, LinkIndex ends) {
         SnapshotValidator check = new SnapshotValidator(shop, ends);
         check.check();

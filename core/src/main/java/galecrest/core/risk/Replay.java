@@ -32,6 +32,7 @@ public final class Replay {
 
     public final boolean[] choices;
 
+    /** Prepares the replay of a plan of just this problem. */
     public Replay(SchedulingProblem problem, Plan plan) {
         Map<WorkId, Plan.Placed> placed = plan.byWork();
         double[] starts = new double[problem.size];

@@ -15,6 +15,7 @@ public record RiskOptions(int trials, long seed, int threads, Draw draw) {
         }
     }
 
+    /** Beta-PERT draws. */
     public static RiskOptions of(int trials, long seed, int threads) {
         return new RiskOptions(trials, seed, threads, BetaPert::quantile);
     }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 public final class RiskText {
     private final ReasonText words;
 
+    /** Says it with the names and times of the words. */
     public RiskText(ReasonText words) {
         this.words = words;
     }

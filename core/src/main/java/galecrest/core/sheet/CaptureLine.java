@@ -40,6 +40,7 @@ public final class CaptureLine {
 
     private CaptureLine() {}
 
+    /** What a line means; {@link NotUnderstood}, with what is missing, where it means nothing. */
     public static Captured read(String line) {
         String text = line.strip();
         if (text.isEmpty()) {

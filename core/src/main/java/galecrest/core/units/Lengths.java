@@ -15,6 +15,7 @@ import tech.units.indriya.quantity.Quantities;
 
 /** Lengths as people write them: {@code 10 thou}, {@code 0.25 mm}, {@code 1 3/4 in}, {@code 2.5"}. */
 public final class Lengths {
+    /** The unit that lengths are kept in. */
     public static final Unit<Length> MILLIMETRE = MILLI(METRE);
     /** International inch, 25.4 mm exactly (ISO 80000-3, international yard and pound agreement of 1959). */
     public static final Unit<Length> INCH = MILLIMETRE.multiply(25.4);
@@ -62,6 +63,7 @@ public final class Lengths {
         return read(text).map(Lengths::inMillimetres);
     }
 
+    /** The length in millimetres. */
     public static double inMillimetres(Quantity<Length> length) {
         return length.to(MILLIMETRE).getValue().doubleValue();
     }

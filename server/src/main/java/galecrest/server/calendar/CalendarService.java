@@ -12,10 +12,10 @@ import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.csv.CsvTable;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
-import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZonedDateTime;
@@ -27,8 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Tells other programs what people were told. */
@@ -150,32 +149,23 @@ class CalendarService {
         Map<Object, String> stations = new HashMap<>();
         shop.stations().forEach(s -> stations.put(s.id(), s.name()));
         StringBuilder file = new StringBuilder();
-        try (CSVPrinter csv = new CSVPrinter(file, CSVFormat.RFC4180)) {
-            csv.printRecord("car", "work", "start", "end", "ready", "crew", "station", "because");
-            for (Plan.Placed p : now.plan().placed()) {
-                Work work = works.get(p.work());
-                csv.printRecord(
-                        plain(words.build(work.build())),
-                        plain(work.name()),
-                        local(shop, p.start()),
-                        local(shop, p.end()),
-                        local(shop, p.ready()),
-                        plain(p.crew().stream().map(words::person).collect(Collectors.joining("; "))),
-                        plain(p.station().map(stations::get).orElse("")),
-                        plain(words.reason(p.because())));
-            }
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
+        file.append(CsvTable.line(Stream.of("car", "work", "start", "end", "ready", "crew", "station", "because")));
+        for (Plan.Placed p : now.plan().placed()) {
+            Work work = works.get(p.work());
+            file.append(CsvTable.line(Stream.of(
+                    words.build(work.build()),
+                    work.name(),
+                    local(shop, p.start()),
+                    local(shop, p.end()),
+                    local(shop, p.ready()),
+                    p.crew().stream().map(words::person).collect(Collectors.joining("; ")),
+                    p.station().map(stations::get).orElse(""),
+                    words.reason(p.because()))));
         }
         return file.toString();
     }
 
     private static String local(ShopSnapshot shop, Instant at) {
         return LOCAL.format(ZonedDateTime.ofInstant(at, shop.zone()));
-    }
-
-    /** A cell that no spreadsheet takes for a formula. */
-    private static String plain(String cell) {
-        return cell.matches("^[=+\\-@\\t\\r].*") ? "'" + cell : cell;
     }
 }

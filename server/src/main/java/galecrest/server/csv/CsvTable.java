@@ -21,6 +21,9 @@ public final class CsvTable {
     private static final int MOST_BYTES = 2 * 1024 * 1024;
     private static final char BYTE_ORDER_MARK = '\uFEFF';
 
+    /** What a spreadsheet takes for the beginning of a formula (OWASP, CSV injection). */
+    private static final String FORMULA = "=+-@\t\r";
+
     private CsvTable() {}
 
     /** A file that is no table. */
@@ -105,11 +108,11 @@ public final class CsvTable {
     }
 
     private static String guarded(String cell) {
-        return !cell.isEmpty() && "=+-@".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+        return !cell.isEmpty() && FORMULA.indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
     }
 
     private static String unguarded(String cell) {
-        boolean guarded = cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@".indexOf(cell.charAt(1)) >= 0;
+        boolean guarded = cell.length() > 1 && cell.charAt(0) == '\'' && FORMULA.indexOf(cell.charAt(1)) >= 0;
         return guarded ? cell.substring(1) : cell;
     }
 }

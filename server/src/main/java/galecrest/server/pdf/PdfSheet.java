@@ -3,29 +3,43 @@ package galecrest.server.pdf;
 import com.lowagie.text.Document;
 import com.lowagie.text.Element;
 import com.lowagie.text.Font;
-import com.lowagie.text.FontFactory;
 import com.lowagie.text.Image;
 import com.lowagie.text.PageSize;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.Phrase;
+import com.lowagie.text.pdf.BaseFont;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfWriter;
 import java.awt.Color;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.List;
 
 /** A sheet of A4 as PDF, in black on white: a title, lines, headings, tables, pictures. */
 public final class PdfSheet {
     private static final float MARGIN = 48;
-    private static final Font TITLE = FontFactory.getFont(FontFactory.HELVETICA_BOLD, "Cp1252", 20);
-    private static final Font HEADING = FontFactory.getFont(FontFactory.HELVETICA_BOLD, "Cp1252", 12);
-    private static final Font TEXT = FontFactory.getFont(FontFactory.HELVETICA, "Cp1252", 10);
-    private static final Font STRONG = FontFactory.getFont(FontFactory.HELVETICA_BOLD, "Cp1252", 9);
-    private static final Font SMALL = FontFactory.getFont(FontFactory.HELVETICA, "Cp1252", 9);
+    /** Liberation Sans, embedded: Latin, Greek and Cyrillic letters, whatever the reader has. */
+    private static final BaseFont PLAIN = letters("LiberationSans-Regular.ttf");
+
+    private static final BaseFont BOLD = letters("LiberationSans-Bold.ttf");
+    private static final Font TITLE = new Font(BOLD, 20);
+    private static final Font HEADING = new Font(BOLD, 12);
+    private static final Font TEXT = new Font(PLAIN, 10);
+    private static final Font STRONG = new Font(BOLD, 9);
+    private static final Font SMALL = new Font(PLAIN, 9);
 
     private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     private final Document document = new Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN);
+
+    private static BaseFont letters(String file) {
+        try {
+            return BaseFont.createFont("liberation/" + file, BaseFont.IDENTITY_H, BaseFont.EMBEDDED);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     private PdfSheet() {
         PdfWriter.getInstance(document, bytes);
@@ -40,14 +54,14 @@ public final class PdfSheet {
     }
 
     public PdfSheet line(String text) {
-        Paragraph paragraph = new Paragraph(plain(text), TEXT);
+        Paragraph paragraph = new Paragraph(text, TEXT);
         paragraph.setSpacingBefore(4);
         document.add(paragraph);
         return this;
     }
 
     public PdfSheet heading(String text) {
-        Paragraph paragraph = new Paragraph(plain(text), HEADING);
+        Paragraph paragraph = new Paragraph(text, HEADING);
         paragraph.setSpacingBefore(14);
         paragraph.setSpacingAfter(4);
         document.add(paragraph);
@@ -66,7 +80,7 @@ public final class PdfSheet {
     }
 
     private static PdfPCell cell(String text, Font font) {
-        PdfPCell cell = new PdfPCell(new Phrase(plain(text), font));
+        PdfPCell cell = new PdfPCell(new Phrase(text, font));
         cell.setPadding(4);
         cell.setBorderColor(Color.GRAY);
         cell.setVerticalAlignment(Element.ALIGN_TOP);
@@ -79,15 +93,10 @@ public final class PdfSheet {
             Image image = Image.getInstance(content);
             image.scaleToFit(PageSize.A4.getWidth() - 2 * MARGIN, PageSize.A4.getHeight() / 3);
             document.add(image);
-        } catch (java.io.IOException e) {
-            throw new java.io.UncheckedIOException(e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return line(caption);
-    }
-
-    /** The fonts that every reader of PDF has know no more than Western European letters. */
-    private static String plain(String text) {
-        return text.replace("−", "-").replace("→", "to").replace("≤", "<=").replace("≥", ">=");
     }
 
     public byte[] pdf() {

@@ -75,7 +75,9 @@ class PhotoRepository {
     }
 
     Optional<PhotoService.Picture> content(String id, boolean small) {
-        return picture(db.sql("select type, " + (small ? "small" : "content") + " as content from photo where id = :id")
+        return picture(db.sql(
+                        "select type, " + (small ? "small" : "content")
+                                + " as content from photo where id = :id and not exists (select 1 from removed_photo x where x.photo_id = photo.id)")
                 .param("id", id));
     }
 

@@ -141,4 +141,68 @@ class MoneyTest extends ServerTest {
             assertThat(summary).isEqualTo(build);
         }
     }
+
+    private static Map<String, Object> change(String title, Object hours, Object parts) {
+        return Map.of(
+                "title", title, "note", "", "hours", hours, "skill", "fit", "gate", "EVENT", "parts", parts, "outwork",
+                0);
+    }
+
+    /** Hours by the rate, and the parts: nothing is written by asking. */
+    @Test
+    void askingWhatAChangeCostsWritesNothing() throws Exception {
+        BigDecimal rate = money(call(MARA, "GET", "/api/ledger", null).body().get("hourRate"));
+        String before = record();
+        JsonNode orders = ledger().get("changes");
+        Answer priced =
+                call(MARA, "POST", "/api/ledger/" + car() + "/changes/price", change("A second pump", 3.5, 210.25));
+        assertThat(priced.status()).isEqualTo(200);
+        assertThat(money(priced.body().get("total")))
+                .isEqualByComparingTo(rate.multiply(new BigDecimal("3.5"))
+                        .add(new BigDecimal("210.25"))
+                        .setScale(2, RoundingMode.HALF_UP));
+        assertThat(record()).isEqualTo(before);
+        assertThat(ledger().get("changes")).isEqualTo(orders);
+        assertThat(call(BO, "POST", "/api/ledger/" + car() + "/changes/price", change("x", 1, 0))
+                        .status())
+                .isEqualTo(403);
+    }
+
+    /** Accepted, it is agreed and its work is in the plan; refused, nothing of it is; decided twice, the first counts. */
+    @Test
+    void aChangeIsWorkOnceItIsAcceptedAndNeverTwice() throws Exception {
+        BigDecimal agreed = money(ledger().at("/summary/hoursAgreed"));
+        int works = board().get("works").size();
+        String path = "/api/ledger/" + car() + "/changes";
+        String wanted = call(MARA, "POST", path, change("A second pump", 4, 0))
+                .body()
+                .get("id")
+                .asText();
+        String unwanted = call(MARA, "POST", path, change("A third pump", 9, 0))
+                .body()
+                .get("id")
+                .asText();
+        assertThat(money(ledger().at("/summary/hoursAgreed"))).isEqualByComparingTo(agreed);
+        assertThat(board().get("works")).hasSize(works);
+        String decide = "/api/changes/%s/decision";
+        assertThat(call(MARA, "POST", decide.formatted(unwanted), Map.of("accept", false, "note", "too dear"))
+                        .status())
+                .isEqualTo(204);
+        assertThat(board().get("works")).hasSize(works);
+        assertThat(call(MARA, "POST", decide.formatted(wanted), Map.of("accept", true, "note", " "))
+                        .at("note"))
+                .contains("A word for the record");
+        assertThat(call(MARA, "POST", decide.formatted(wanted), Map.of("accept", true, "note", "by telephone"))
+                        .status())
+                .isEqualTo(204);
+        assertThat(board().get("works")).hasSize(works + 1);
+        assertThat(money(ledger().at("/summary/hoursAgreed"))).isEqualByComparingTo(agreed.add(new BigDecimal("4")));
+        assertThat(call(MARA, "POST", decide.formatted(wanted), Map.of("accept", false, "note", "no"))
+                        .status())
+                .isEqualTo(409);
+        assertThat(board().get("works")).hasSize(works + 1);
+        undo(4);
+        assertThat(board().get("works")).hasSize(works);
+        assertThat(money(ledger().at("/summary/hoursAgreed"))).isEqualByComparingTo(agreed);
+    }
 }

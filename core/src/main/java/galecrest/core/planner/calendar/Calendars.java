@@ -38,6 +38,7 @@ public final class Calendars {
     /** The people of a crew, and the station if it ever closes. */
     private record Crew(List<Integer> people, int station) {}
 
+    /** The hours of everybody and everything in slots of the grid. */
     public Calendars(ShopSnapshot shop, TimeGrid grid) {
         this.shop = shop;
         this.grid = grid;
@@ -112,6 +113,7 @@ public final class Calendars {
         return mirroredShopHours;
     }
 
+    /** When a person is in, less leave. */
     public WorkingWindows person(int person) {
         return people[person];
     }
@@ -121,10 +123,12 @@ public final class Calendars {
         return onLeave[person];
     }
 
+    /** How many stations there are. */
     public int stations() {
         return openDays.length;
     }
 
+    /** How many slots can be planned. */
     public int slots() {
         return grid.slots();
     }

@@ -19,6 +19,7 @@ public final class TimeGrid {
     private final int slots;
     private final int[] midnights;
 
+    /** Slot 0 is the slot that the instant lies in; later ones go as far as the horizon. */
     public TimeGrid(Instant now, ZoneId zone, Duration horizon) {
         this.originSecond = Math.floorDiv(now.getEpochSecond(), SLOT_SECONDS) * SLOT_SECONDS;
         this.zone = zone;
@@ -40,6 +41,7 @@ public final class TimeGrid {
         return slots;
     }
 
+    /** The local day of slot 0. */
     public LocalDate today() {
         return Instant.ofEpochSecond(originSecond).atZone(zone).toLocalDate();
     }
@@ -48,10 +50,12 @@ public final class TimeGrid {
         return instant(slots).atZone(zone).toLocalDate();
     }
 
+    /** When a slot begins. */
     public Instant instant(int slot) {
         return Instant.ofEpochSecond(originSecond + slot * SLOT_SECONDS);
     }
 
+    /** From the beginning of one slot to that of another. */
     public Span span(int from, int to) {
         return new Span(instant(from), instant(to));
     }
@@ -76,6 +80,7 @@ public final class TimeGrid {
         return Math.toIntExact(-Math.floorDiv(-minutes, (long) SLOT_MINUTES));
     }
 
+    /** So many slots hold an elapsed time, rounded up. */
     public static int slotsFor(Duration elapsed) {
         return slotsFor(-Math.floorDiv(-elapsed.toSeconds(), 60L));
     }

@@ -102,18 +102,22 @@ public final class WorkingWindows {
         return merged(all);
     }
 
+    /** Whether there is no window at all. */
     public boolean isEmpty() {
         return start.length == 0;
     }
 
+    /** How many windows there are. */
     public int count() {
         return start.length;
     }
 
+    /** The slot at which a window ends. */
     public int endOf(int window) {
         return end[window];
     }
 
+    /** The slot at which a window begins. */
     public int startOf(int window) {
         return start[window];
     }
@@ -201,6 +205,7 @@ public final class WorkingWindows {
         return 31 * Arrays.hashCode(start) + Arrays.hashCode(end);
     }
 
+    /** Whether it is open at any time from one slot to before another. */
     public boolean opensWithin(int from, int to) {
         return next(from) < to;
     }

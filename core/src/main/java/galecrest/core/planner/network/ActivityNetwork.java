@@ -35,7 +35,9 @@ import java.util.stream.IntStream;
  * Links to done work have become bounds; order pins that close a circle have become broken pins.
  */
 public final class ActivityNetwork {
+    /** What the network was made of. */
     public final ShopSnapshot shop;
+
     public final TimeGrid grid;
     public final Calendars calendars;
     /** The open work, by node. */
@@ -65,6 +67,7 @@ public final class ActivityNetwork {
 
     /** An arc between open work; {@code lag} in slots, {@code risk} the number of its at-risk link or −1. */
     public record Arc(int from, int to, Link.Type type, int lag, boolean workingLag, Optional<LinkId> link, int risk) {
+        /** Whether work may start before this link is certain. */
         public boolean risky() {
             return risk >= 0;
         }
@@ -73,10 +76,12 @@ public final class ActivityNetwork {
     /** Not before this slot, and why. */
     public record Bound(int slot, Because because) {}
 
+    /** The network of the open work of a shop. */
     public ActivityNetwork(ShopSnapshot shop, TimeGrid grid) {
         this(shop, grid, LinkIndex.of(shop.works(), shop.links()));
     }
 
+    /** The same, where the ends of the links are known already. */
     public ActivityNetwork(ShopSnapshot shop, TimeGrid grid, LinkIndex ends) {
         this.shop = shop;
         this.ends = ends;
@@ -117,6 +122,7 @@ public final class ActivityNetwork {
         return numbers;
     }
 
+    /** How many nodes there are. */
     public int size() {
         return works.size();
     }
@@ -132,14 +138,17 @@ public final class ActivityNetwork {
         return number == null || ends.unknown(number) ? -1 : nodeOf[number];
     }
 
+    /** The number of a person, in the order of the snapshot. */
     public int person(PersonId id) {
         return people.get(id);
     }
 
+    /** The number of a station. */
     public int station(StationId id) {
         return stations.get(id);
     }
 
+    /** The number of a build. */
     public int buildOf(BuildId id) {
         return builds.get(id);
     }

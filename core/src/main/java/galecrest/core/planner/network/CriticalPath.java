@@ -32,6 +32,7 @@ public final class CriticalPath {
     private final boolean[] hard;
     private final boolean[] outside;
 
+    /** Goes once forward and once backward through the network. */
     public CriticalPath(ActivityNetwork network) {
         this.network = network;
         int size = network.size();
@@ -146,18 +147,22 @@ public final class CriticalPath {
         }
     }
 
+    /** The latest slot at which the node may start so that its most pressing date is kept, without regard to what is taken. */
     public double latestStart(int node) {
         return latestFinish[node] - length[node];
     }
 
+    /** The latest slot at which it may end. */
     public double latestFinish(int node) {
         return latestFinish[node];
     }
 
+    /** Slots between its earliest and its latest start; negative where its date cannot be kept. */
     public double slack(int node) {
         return latestStart(node) - earliest[node];
     }
 
+    /** The largest weight of the dates behind it. */
     public double weight(int node) {
         return weight[node];
     }
@@ -167,10 +172,12 @@ public final class CriticalPath {
         return nearestDate[node];
     }
 
+    /** Whether a hard date waits for it. */
     public boolean hard(int node) {
         return hard[node];
     }
 
+    /** Whether it is outwork, or outwork comes after it. */
     public boolean leadsOutside(int node) {
         return outside[node];
     }

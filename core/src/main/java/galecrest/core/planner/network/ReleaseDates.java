@@ -27,6 +27,7 @@ public final class ReleaseDates {
     private final Calendars calendars;
     private final Map<PartId, PartLine> parts = new HashMap<>();
 
+    /** Release dates in slots of the grid. */
     public ReleaseDates(ShopSnapshot shop, TimeGrid grid, Calendars calendars) {
         this.shop = shop;
         this.grid = grid;

@@ -27,6 +27,7 @@ public final class LatenessBound implements SerialScheduler.Limit {
     private double sum;
     private double most;
 
+    /** Prepares the longest way from each node to each hard date. */
     public LatenessBound(SchedulingProblem problem, Objective objective) {
         this.objective = objective;
         int count = problem.network.shop.commitments().size();

@@ -53,6 +53,7 @@ public final class Objective {
     /** A commitment as numbers: the slot it is due at, what it needs, what it wants. */
     private record Date(boolean hard, double weight, int due, int[] needs, int[] wants) {}
 
+    /** Prepares what does not depend on the schedule. */
     public Objective(SchedulingProblem problem) {
         this.problem = problem;
         ShopSnapshot shop = problem.network.shop;
@@ -116,6 +117,7 @@ public final class Objective {
         return finish > Math.max(dates[commitment].due, 0);
     }
 
+    /** What the schedule is worth, each figure as {@link Score} tells. */
     public Score score(Schedule schedule) {
         int missing = 0;
         double hard = 0;

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A piece of open work prepared for placing: all names are numbers, all times slots. */
 public sealed interface Activity {
+    /** The number of its build. */
     int build();
 
     /**
@@ -61,6 +62,7 @@ public sealed interface Activity {
                     never);
         }
 
+        /** How it claims its car while it is worked on, see {@link CarClaim}. */
         public int hold() {
             return wholeCar ? CarClaim.WHOLE_CAR : CarClaim.ON_CAR;
         }

@@ -22,6 +22,7 @@ public final class CarClaim {
         return hold == ON_CAR ? WHOLE_CAR : hold;
     }
 
+    /** Whether two claims on one car cannot be there at the same time. */
     public static boolean excludes(int a, int zoneA, int stationA, int b, int zoneB, int stationB) {
         if (curing(a) && curing(b)) {
             return false;

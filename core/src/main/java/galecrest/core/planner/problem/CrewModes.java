@@ -36,6 +36,7 @@ public final class CrewModes {
     /** How much each person's skills are asked for: the work that takes a skill, shared by those who have it. */
     private final double[] wanted;
 
+    /** Crew modes of a shop; equal crews are one object. */
     public CrewModes(ShopSnapshot shop, Calendars calendars, ResourcePools pools) {
         this.shop = shop;
         this.calendars = calendars;

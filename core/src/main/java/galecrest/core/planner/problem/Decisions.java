@@ -18,6 +18,7 @@ import java.util.Set;
 public final class Decisions {
     private Decisions() {}
 
+    /** No start at risk, nothing kept. */
     public static boolean[] none(SchedulingProblem problem) {
         return new boolean[problem.network.risks + 2 * problem.size];
     }
@@ -33,6 +34,7 @@ public final class Decisions {
         return choices;
     }
 
+    /** The decisions that a warm start was made with. */
     public static boolean[] of(SchedulingProblem problem, WarmStart guide) {
         boolean[] choices = none(problem);
         Set<LinkId> early = new HashSet<>(guide.early());
@@ -53,6 +55,7 @@ public final class Decisions {
         return choices;
     }
 
+    /** What a later plan may begin from. */
     public static WarmStart guide(SchedulingProblem problem, int[] order, boolean[] choices) {
         List<LinkId> early = new ArrayList<>();
         for (ActivityNetwork.Arc[] arcs : problem.before) {
@@ -81,10 +84,12 @@ public final class Decisions {
                 others);
     }
 
+    /** Whether of equally good modes the last is taken, whatever people were told, so that the first is spared. */
     public static boolean byOthers(SchedulingProblem problem, boolean[] choices, int node) {
         return choices[problem.network.risks + problem.size + node];
     }
 
+    /** Whether the node stays with what people were told. */
     public static boolean keeps(SchedulingProblem problem, boolean[] choices, int node) {
         return choices[problem.network.risks + node];
     }

@@ -67,18 +67,22 @@ public final class ResourcePools {
         return named;
     }
 
+    /** How many pools there are. */
     public int count() {
         return members.length;
     }
 
+    /** How many people are in the pool. */
     public int size(int pool) {
         return members[pool].length;
     }
 
+    /** The people of the pool, by their numbers. */
     public int[] members(int pool) {
         return members[pool];
     }
 
+    /** The pool that the person is in. */
     public int of(int person) {
         return poolOf[person];
     }

@@ -68,6 +68,7 @@ public final class SchedulingProblem {
     /** Claims of what is done and still cures: build, hold, zone, to, number of the work. */
     public final int[][] stillCuring;
 
+    /** Prepares the problem of a network: modes, pools, ranks and what people were told. */
     public SchedulingProblem(ActivityNetwork network) {
         this(network, new ResourcePools(network.shop, network.calendars));
     }
@@ -237,6 +238,7 @@ public final class SchedulingProblem {
         return mirror ? calendars.mirroredShopHours() : calendars.shopHours();
     }
 
+    /** The slot with the lag of the arc added: elapsed, or in the hours of the shop. */
     public int lagged(int slot, ActivityNetwork.Arc arc) {
         if (arc.lag() == 0 || !arc.workingLag()) {
             return slot + arc.lag();

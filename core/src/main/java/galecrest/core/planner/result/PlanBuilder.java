@@ -45,6 +45,7 @@ public final class PlanBuilder {
         this.brokenPins = new LinkedHashMap<>(problem.brokenPins);
     }
 
+    /** The plan of a schedule, with who does what, why nothing starts sooner and what it means for the dates. */
     public static Plan plan(Schedule schedule, Objective objective) {
         return new PlanBuilder(schedule, objective).plan(objective.score(schedule));
     }

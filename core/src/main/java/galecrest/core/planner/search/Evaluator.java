@@ -11,12 +11,16 @@ import org.jspecify.annotations.Nullable;
 
 /** Makes schedules of one model, each over the one before, and scores them; counts how many. For one thread. */
 public final class Evaluator {
+    /** The schedule made last; overwritten by the next. */
     public final SerialScheduler schedule;
+    /** What its schedules are scored by. */
     public final Objective objective;
+
     private final SchedulingProblem problem;
     private @Nullable LatenessBound floor;
     private int steps;
 
+    /** An evaluator for one thread. */
     public Evaluator(SchedulingProblem problem) {
         this.problem = problem;
         schedule = new SerialScheduler(problem);
@@ -33,6 +37,7 @@ public final class Evaluator {
         steps += more;
     }
 
+    /** Makes the schedule of a list and scores it. */
     public Score make(int[] order, boolean[] choices) {
         schedule.generate(order, choices);
         steps++;

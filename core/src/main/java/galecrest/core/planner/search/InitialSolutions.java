@@ -12,6 +12,7 @@ public final class InitialSolutions {
     private final long steps;
     private ElitePool.Member best;
 
+    /** Makes the first schedule of the order and the choices; others are made while there are steps. */
     public InitialSolutions(
             SchedulingProblem problem, Evaluator evaluator, int[] order, boolean[] choices, long steps) {
         this.problem = problem;
@@ -20,6 +21,7 @@ public final class InitialSolutions {
         best = evaluator.made(order, choices, evaluator.make(order, choices));
     }
 
+    /** The best of those that were offered. */
     public ElitePool.Member best() {
         return best;
     }

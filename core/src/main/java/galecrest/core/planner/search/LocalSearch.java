@@ -66,6 +66,7 @@ public final class LocalSearch {
 
     private ElitePool.Member best;
 
+    /** Begins from a first schedule; the same seed finds the same. */
     public LocalSearch(SchedulingProblem problem, Evaluator evaluator, ElitePool.Member first, long seed) {
         this.problem = problem;
         this.evaluator = evaluator;
@@ -84,6 +85,7 @@ public final class LocalSearch {
         begin();
     }
 
+    /** The best that was found so far. */
     public ElitePool.Member best() {
         return best;
     }

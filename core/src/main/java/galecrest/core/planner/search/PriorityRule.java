@@ -48,5 +48,6 @@ public enum PriorityRule {
         }
     };
 
+    /** What a node is ordered by, the smallest first. */
     public abstract double key(CriticalPath urgency, int node);
 }

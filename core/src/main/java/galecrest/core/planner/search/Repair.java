@@ -41,6 +41,7 @@ public final class Repair {
         }
     }
 
+    /** The key of each node, by which a list keeps to what people were told. */
     public static double[] keys(SchedulingProblem problem, CriticalPath urgency, Plan told) {
         Repair repair = new Repair(problem, told);
         for (int node : problem.network.inOrder()) {

@@ -23,6 +23,7 @@ public final class BackwardPass {
     private final int commitments;
     private final int[] due;
 
+    /** Prepares the mirrored problem, in which time runs backwards. */
     public BackwardPass(SchedulingProblem problem) {
         this.problem = problem;
         ActivityNetwork.Arc[][] before = new ActivityNetwork.Arc[problem.size][];

@@ -49,9 +49,13 @@ public final class BindingConstraint {
         }
     }
 
+    /** What binds. */
     public Kind kind = Kind.NOTHING;
+    /** Its number, as the kind says. */
     public int ref;
+    /** A second number, as the kind says. */
     public int aux;
+    /** The slot up to which it binds. */
     public int until;
 
     void set(Kind someKind, int someRef, int someAux, int untilSlot) {

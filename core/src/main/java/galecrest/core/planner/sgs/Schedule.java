@@ -71,6 +71,7 @@ public class Schedule {
         order = new int[0];
     }
 
+    /** Whether the node has a place. */
     public boolean planned(int node) {
         return start[node] != WorkingWindows.NEVER;
     }

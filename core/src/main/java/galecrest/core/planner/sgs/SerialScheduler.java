@@ -20,6 +20,7 @@ public final class SerialScheduler extends Schedule {
     private final RunningInPlacement drivesFit;
     private final JobPlacement jobs;
 
+    /** A scheduler for one thread. */
     public SerialScheduler(SchedulingProblem problem) {
         super(problem);
         taken = new ResourceState(problem);
@@ -38,6 +39,7 @@ public final class SerialScheduler extends Schedule {
 
     /** Asked after each node that is placed, whether the schedule is worth going on with. */
     public interface Limit {
+        /** Whether to go on, now that the node is placed. */
         boolean allows(Schedule schedule, int node);
     }
 
