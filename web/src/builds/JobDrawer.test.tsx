@@ -1,0 +1,103 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Car } from '../api/board'
+import type { Schemas } from '../api/client'
+import { boardWith, inRoom, job } from '../testing/room'
+import { askedFor, newServer, on, Refusal } from '../testing/server'
+import { JobDrawer } from './JobDrawer'
+
+const MARA = { username: 'mara', name: 'Mara', role: 'MANAGER', personId: 'mara' } as Schemas['Account']
+const BO = { username: 'bo', name: 'Bo', role: 'HAND', personId: 'bo' } as Schemas['Account']
+const LOOM = job('Fit loom', {
+  version: 7,
+  note: 'Mind the battery',
+  notBefore: '2026-12-01T08:00:00Z',
+  job: {
+    ...job('x').job,
+    crew: [{ skill: 'wire', least: 'ABLE' }],
+    stationKind: '',
+    oneGo: false,
+    cureMinutes: 0,
+    cureLock: 'NOTHING',
+    findPercent: 0,
+    findMinutes: 0,
+  },
+})
+const BOARD = boardWith({
+  cars: [{ id: 'b61', number: '61', name: 'Red coupe', stages: [] }],
+  works: [LOOM],
+  people: [{ id: 'bo', name: 'Bo', skills: [{ skill: 'wire' }] }],
+})
+const SAVE = 'PUT /api/jobs/Fit%20loom'
+
+let closed = 0
+const drawer = (account = MARA) =>
+  inRoom(
+    <JobDrawer car={BOARD.cars[0] as Car} work={LOOM} account={account} onClose={() => closed++} />,
+    BOARD,
+  )
+
+describe('a job at the desk', () => {
+  beforeEach(() => {
+    newServer()
+    closed = 0
+    on('GET /api/board/news', () => ({ complete: [] }))
+  })
+
+  it('sends what was changed with all that was not, and the version it was read in', async () => {
+    on(SAVE, () => undefined)
+    drawer()
+    const name = screen.getByLabelText('Job')
+    await userEvent.clear(name)
+    await userEvent.type(name, 'Loom in')
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }))
+    await waitFor(() => expect(closed).toBe(1))
+    expect(askedFor(SAVE).body).toMatchObject({
+      version: 7,
+      note: 'Mind the battery',
+      notBefore: '2026-12-01T08:00:00.000Z',
+      spec: { name: 'Loom in', likelyMinutes: 60, zone: 'REAR', crew: [{ skill: 'wire', least: 'ABLE' }] },
+    })
+  })
+
+  it('shows what somebody else has changed meanwhile, and saves over it only when told so', async () => {
+    on(
+      SAVE,
+      () =>
+        new Refusal(409, {
+          detail: 'Somebody else changed Fit loom meanwhile.',
+          version: 9,
+          differences: [{ field: 'note', yours: 'Mind the battery', theirs: 'Battery is out' }],
+        }),
+    )
+    drawer()
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }))
+    expect(await screen.findByText(/Battery is out/)).toBeDefined()
+    expect(closed).toBe(0)
+    on(SAVE, () => undefined)
+    await userEvent.click(screen.getByRole('button', { name: 'Save mine over theirs' }))
+    await waitFor(() => expect(closed).toBe(1))
+    expect(askedFor(SAVE, 1).body).toMatchObject({ version: 9, note: 'Mind the battery' })
+  })
+
+  it('puts a problem at its field and keeps the rest', async () => {
+    on(SAVE, () => new Refusal(422, { problems: [{ field: 'name', message: 'A job needs a name.' }] }))
+    drawer()
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }))
+    expect(await screen.findByText('A job needs a name.')).toBeDefined()
+    expect(screen.getByDisplayValue('Mind the battery')).toBeDefined()
+    expect(closed).toBe(0)
+  })
+
+  it('can be started and held by a hand, who changes nothing else of it', async () => {
+    on('POST /api/works/Fit%20loom/start', () => undefined)
+    drawer(BO)
+    expect(screen.queryByRole('button', { name: 'Save' })).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Start' }))
+    await waitFor(() => askedFor('POST /api/works/Fit%20loom/start'))
+    await userEvent.click(screen.getByRole('button', { name: 'Hold' }))
+    expect(screen.getByLabelText('What exactly')).toBeDefined()
+  })
+})
