@@ -17,7 +17,7 @@ class RiskTextTest {
             .person("Bo", "fit")
             .wanted("flange")
             .job("hang doors", "Nine", 60, "fit")
-            .outwork("coat header", "Six", false, 3)
+            .outwork("coat header", "Nine", false, 3)
             .snapshot();
     private static final RiskText SAY = new RiskText(new ReasonText(SHOP));
 

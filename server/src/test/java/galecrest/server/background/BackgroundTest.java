@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -64,6 +65,12 @@ class BackgroundTest extends ServerTest {
                 .filter(o -> o.path("commitmentId").asText().equals(commitment))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** What is taken back afterwards is this test's own, not what tests before it have put right again. */
+    @BeforeEach
+    void aSessionOfItsOwn() throws Exception {
+        signIn(MARA);
     }
 
     @AfterEach
