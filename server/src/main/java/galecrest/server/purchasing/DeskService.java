@@ -62,20 +62,20 @@ class DeskService {
     @LeadOrManager
     DeskResponse desk() {
         PlanService.Current now = plans.current();
-        Optional<OddsView> reckoned = odds.latest();
+        Optional<OddsView> latest = odds.latest();
         Map<String, OddsView.Harm> harm = new HashMap<>();
-        reckoned.ifPresent(o -> o.harm().forEach(h -> harm.put(h.id(), h)));
+        latest.ifPresent(o -> o.harm().forEach(h -> harm.put(h.id(), h)));
         Map<String, VendorWord> words = vendorWords.lastWords();
         List<DeskLine> lines = new ArrayList<>(parts(now, harm, words));
         lines.addAll(outwork(now, harm, words));
         Map<String, Integer> rank = new HashMap<>();
-        reckoned.ifPresent(o -> o.harm().forEach(h -> rank.put(h.id(), rank.size())));
+        latest.ifPresent(o -> o.harm().forEach(h -> rank.put(h.id(), rank.size())));
         lines.sort(Comparator.<DeskLine>comparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
                 .thenComparing(l -> l.expected() == null ? SOME_DAY : l.expected())
                 .thenComparing(DeskLine::id));
         return new DeskResponse(
                 lines,
-                reckoned.map(OddsView::change).orElse(null),
+                latest.map(OddsView::change).orElse(null),
                 now.change(),
                 stock.run(),
                 stock.shelf(),

@@ -26,7 +26,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Scores schedules of one model by the house rules; see {@link Score} for what each figure means. Everything that does
+ * Scores schedules of one problem by the house rules; see {@link Score} for what each figure means. Everything that does
  * not depend on the schedule is prepared once.
  */
 public final class Objective {

@@ -9,7 +9,7 @@ import galecrest.core.planner.result.PlanBuilder;
 import galecrest.core.planner.sgs.SerialScheduler;
 import org.jspecify.annotations.Nullable;
 
-/** Makes schedules of one model, each over the one before, and scores them; counts how many. For one thread. */
+/** Makes schedules of one problem, each over the one before, and scores them; counts how many. For one thread. */
 public final class Evaluator {
     /** The schedule made last; overwritten by the next. */
     public final SerialScheduler schedule;

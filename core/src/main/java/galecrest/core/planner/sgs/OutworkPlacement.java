@@ -23,7 +23,7 @@ final class OutworkPlacement {
         this.taken = taken;
     }
 
-    /** Finds the earliest trip; {@code cause.kind} is {@link BindingConstraint#NOTHING} where nothing taken moved it. */
+    /** Finds the earliest trip; {@code cause.kind} is {@link BindingConstraint.Kind#NOTHING} where nothing taken moved it. */
     boolean find(Activity.TripActivity trip, int node, int from, int endNotBefore) {
         cause.set(BindingConstraint.Kind.NOTHING, -1, -1, 0);
         slotMissed = false;

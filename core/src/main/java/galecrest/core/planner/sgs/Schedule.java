@@ -31,7 +31,7 @@ public class Schedule {
     public final boolean[] slotMissed;
     /** What bound each start. */
     public final BindingConstraint[] cause;
-    /** Why an exact start, or what people were told, could not be; kind {@link BindingConstraint#NOTHING} where it could. */
+    /** Why an exact start, or what people were told, could not be; kind {@link BindingConstraint.Kind#NOTHING} where it could. */
     public final @Nullable BindingConstraint[] missed;
     /** Why a node is not planned; null with {@link #waitsFor} for what follows it. */
     public final @Nullable String[] whyNot;

@@ -10,8 +10,8 @@ import galecrest.core.work.Link;
 
 /**
  * Serial schedule generation (Kelley, 1963; Kolisch, 1996): the nodes of a list one after another, each at the
- * earliest place that breaks no rule. One object makes many schedules, each over the one before; {@link #keep} copies
- * what is to last.
+ * earliest place that breaks no rule. One object makes many schedules, each over the one before; who wants to keep one
+ * copies it.
  */
 public final class SerialScheduler extends Schedule {
     private final StartWindow window = new StartWindow();
