@@ -14,6 +14,7 @@ import { LedgerRoom } from './ledger/LedgerRoom'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
 import { Walkround } from './walkround/Walkround'
+import layout from './ui/layout.module.css'
 
 /** The page of a customer, or the shop. */
 export function App() {
@@ -36,7 +37,7 @@ function Shop() {
 
 function Waiting() {
   return (
-    <div style={{ display: 'grid', placeItems: 'center', height: '100vh' }}>
+    <div className={layout.centred}>
       <Loader aria-label="Loading" />
     </div>
   )

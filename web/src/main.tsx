@@ -1,5 +1,6 @@
 import '@fontsource-variable/archivo/wdth.css'
 import '@mantine/core/styles.css'
+import '@mantine/dates/styles.css'
 import '@mantine/notifications/styles.css'
 import '@mantine/spotlight/styles.css'
 import './ui/styles.css'

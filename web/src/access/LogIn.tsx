@@ -3,6 +3,8 @@ import { useForm } from '@mantine/form'
 import { useQueryClient } from '@tanstack/react-query'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './access.module.css'
 
 /** The door: user name and password; in the demo, its accounts to choose from. */
 export function LogIn({ demo }: { demo: Schemas['DemoLogin'][] }) {
@@ -18,9 +20,9 @@ export function LogIn({ demo }: { demo: Schemas['DemoLogin'][] }) {
       (problem) => atFields(problem, form.setFieldError),
     )
   return (
-    <main style={{ maxWidth: 380, margin: '9vh auto 0', padding: 16 }}>
-      <h1 style={{ fontStretch: '88%', fontSize: 34, margin: '0 0 2px' }}>Galecrest</h1>
-      <p className="soft" style={{ marginTop: 0 }}>
+    <main className={css.page}>
+      <h1 className={css.title}>Galecrest</h1>
+      <p className={`soft ${layout.flush}`}>
         Who works on which car, what waits for what, and which date it costs.
       </p>
       <form className="panel" onSubmit={form.onSubmit((v) => enter(v.username, v.password))}>
@@ -36,7 +38,7 @@ export function LogIn({ demo }: { demo: Schemas['DemoLogin'][] }) {
         </Button>
       </form>
       {demo.length > 0 && (
-        <section className="panel" style={{ marginTop: 12 }} aria-label="Demo accounts">
+        <section className={`panel ${layout.below}`} aria-label="Demo accounts">
           <h2>The demo shop: come in as</h2>
           {demo.map((d) => (
             <Button

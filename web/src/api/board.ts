@@ -14,10 +14,6 @@ export type Vendor = Schemas['VendorView']
 export type Pin = Schemas['PinView']
 export type Tag = NonNullable<Schemas['PlacedView']['tag']>
 
-const HERE: Part['state'][] = ['ACCEPTED', 'FITTED', 'FITTED_FOR_NOW']
-/** Whether a part of this state is in the shop and accepted. */
-export const isHere = (state: Part['state']) => HERE.includes(state)
-
 /** The board with its parts by id. */
 export interface Indexed {
   board: Board

@@ -18,6 +18,8 @@ import { OutworkList } from './OutworkList'
 import { Parts } from './Parts'
 import { Photos } from './Photos'
 import { RunningInDrawer } from './RunningInDrawer'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 /** One car: its stages and jobs, by zone on the car from above; dates, parts, outside work. */
 export function BuildRoom({ account }: { account: Schemas['Account'] }) {
@@ -63,14 +65,12 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   return (
     <>
       <div className="room-head">
-        <span className="number" style={{ fontSize: 30 }}>
-          {car.number || '—'}
-        </span>
+        <span className={`number ${css.number}`}>{car.number || '—'}</span>
         <h1>{car.name}</h1>
         <span className="soft">
           {car.discipline} · {car.customer} · {car.done} of {car.total} done
         </span>
-        <span style={{ marginLeft: 'auto', display: 'flex', gap: 6 }} className="no-print">
+        <span className={`no-print ${layout.toolbar}`}>
           {header}
           {changes && (
             <>
@@ -108,9 +108,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
       </div>
-      <div
-        style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 380px', gap: 14, alignItems: 'start' }}
-      >
+      <div className={css.columns}>
         <section aria-label="Jobs">
           <ZonePlan
             car={car}
@@ -120,7 +118,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
           />
           <JobTable car={car} zone={zone} onPick={(w) => setSearch({ work: w }, { replace: true })} />
         </section>
-        <div style={{ display: 'grid', gap: 12 }}>
+        <div className={layout.column}>
           <Dates car={car} changes={changes} />
           <Parts car={car} changes={changes} picked={search.get('part') ?? undefined} />
           <OutworkList
@@ -182,13 +180,7 @@ function Picker({ car, account, onPick, onNew }: PickerProps) {
         aria-label="Car"
         value={car?.id ?? ''}
         onChange={(e) => onPick(e.currentTarget.value)}
-        style={{
-          font: 'inherit',
-          background: 'var(--card)',
-          color: 'inherit',
-          border: '1.5px solid var(--line)',
-          padding: '1px 4px',
-        }}
+        className={css.pick}
       >
         {!car && <option value="">which car?</option>}
         {board.cars.map((c) => (
@@ -227,14 +219,14 @@ function ZonePlan({ car, works, zone, onZone }: PlanProps) {
       .map((w) => w.job!.zone as string),
   )
   return (
-    <div style={{ display: 'flex', gap: 18, alignItems: 'center', marginBottom: 8 }}>
+    <div className={css.identity}>
       <CarOutline body={car.body} busy={busy} counts={counts} picked={zone} onPick={onZone} width={230} />
-      <div className="small soft" style={{ maxWidth: 360 }}>
+      <div className={`small soft ${css.standards}`}>
         {zone
           ? `Only the ${word(zone)} is listed; click it again for all.`
           : 'Open jobs by zone. Click a zone to see its jobs alone.'}
         {car.forNow.length > 0 && (
-          <div style={{ color: 'var(--ink)' }}>
+          <div className={layout.ink}>
             <b>Fitted for now:</b>{' '}
             {car.forNow.map((f) => (
               <span key={f.id}>

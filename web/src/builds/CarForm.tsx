@@ -5,6 +5,7 @@ import type { Car } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { CarFields, type CarValues, NEW_CAR } from './CarFields'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   car: Car
@@ -43,9 +44,7 @@ export function CarForm({ car, onClose, onRemoved }: Props) {
     <Modal opened onClose={onClose} title={car.name} size="lg">
       <form onSubmit={form.onSubmit((v) => void save(v))}>
         <CarFields form={form} />
-        <div className="small soft" style={{ marginTop: 12 }}>
-          How many people fit in
-        </div>
+        <div className={`small soft ${layout.below}`}>How many people fit in</div>
         <Group grow align="start">
           <NumberInput label="Front" {...form.getInputProps('limitFront')} />
           <NumberInput label="Engine bay" {...form.getInputProps('limitEngineBay')} />

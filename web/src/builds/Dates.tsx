@@ -6,8 +6,10 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { MarginMark } from '../domain/MarginMark'
 import { away, instantOf, localOf, when } from '../format/time'
-import { GATES } from './choices'
+import { GATES } from '../domain/gates'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 /** What was promised of a car, and what the plan makes of it. */
 export function Dates({ car, changes }: { car: Car; changes: boolean }) {
@@ -22,7 +24,7 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
           <Button
             size="compact-xs"
             variant="default"
-            style={{ float: 'right' }}
+            className={layout.aside}
             onClick={() => setEditing('new')}
           >
             Add
@@ -31,8 +33,8 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
       </h2>
       {dates.length === 0 && <span className="soft small">Nothing promised yet.</span>}
       {dates.map((c) => (
-        <div key={c.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }}>
-          <div style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+        <div key={c.id} className={layout.ruled}>
+          <div className={layout.spread}>
             {changes ? (
               <button className="link strong" onClick={() => setEditing(c)}>
                 {c.name}
@@ -124,7 +126,7 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
           step={0.5}
           {...form.getInputProps('weight')}
         />
-        <div style={{ display: 'flex', gap: 8, marginTop: 16 }}>
+        <div className={css.actions}>
           <Button type="submit" loading={busy}>
             Save
           </Button>

@@ -5,6 +5,7 @@ import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { instantOf } from '../format/time'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
 
 const TAGS: Tag[] = ['PART', 'OUT', 'HANDS', 'STATION', 'ZONE', 'CURE', 'DECIDE', 'AFTER', 'SAFETY']
 
@@ -35,7 +36,13 @@ export function HoldForm({ work, onClose }: { work: Work; onClose: () => void })
     if (done) onClose()
   }
   return (
-    <div className="panel" style={{ marginTop: 8 }}>
+    <form
+      className={`panel ${layout.belowTight}`}
+      onSubmit={(e) => {
+        e.preventDefault()
+        void hold()
+      }}
+    >
       <Group grow align="start">
         <Select
           label="Held by"
@@ -44,11 +51,7 @@ export function HoldForm({ work, onClose }: { work: Work; onClose: () => void })
           allowDeselect={false}
           onChange={(v) => setReason((v ?? 'PART') as Tag)}
         />
-        <MomentField
-          label="Free again about"
-          value={until}
-          onChange={(e) => setUntil(e.currentTarget.value)}
-        />
+        <MomentField label="Free again about" value={until} onChange={setUntil} />
       </Group>
       <TextInput
         label="What exactly"
@@ -58,13 +61,13 @@ export function HoldForm({ work, onClose }: { work: Work; onClose: () => void })
         onChange={(e) => setNote(e.currentTarget.value)}
       />
       <Group mt={8} gap={8}>
-        <Button size="compact-sm" loading={busy} onClick={() => void hold()}>
+        <Button size="compact-sm" type="submit" loading={busy}>
           Hold it
         </Button>
         <Button size="compact-sm" variant="default" onClick={onClose}>
           Never mind
         </Button>
       </Group>
-    </div>
+    </form>
   )
 }

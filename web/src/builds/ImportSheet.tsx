@@ -4,6 +4,8 @@ import type { Car } from '../api/board'
 import { type Schemas, upload } from '../api/client'
 import { useSend } from '../api/send'
 import { duration } from '../format/margin'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 const MOST_SHOWN = 60
 
@@ -90,7 +92,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
         }
       />
       {preview && preview.problems.length > 0 && (
-        <div style={{ marginTop: 12 }} role="alert">
+        <div className={layout.below} role="alert">
           <b className="hot">
             {preview.problems.length} {preview.problems.length === 1 ? 'problem' : 'problems'}; nothing has
             been imported
@@ -99,9 +101,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
             <tbody>
               {preview.problems.slice(0, MOST_SHOWN).map((p, i) => (
                 <tr key={i}>
-                  <td className="strong" style={{ whiteSpace: 'nowrap' }}>
-                    {p.field}
-                  </td>
+                  <td className={`strong ${layout.nowrap}`}>{p.field}</td>
                   <td>{p.message}</td>
                 </tr>
               ))}
@@ -110,7 +110,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
         </div>
       )}
       {good && (
-        <div style={{ marginTop: 12, maxHeight: 340, overflow: 'auto' }}>
+        <div className={css.preview}>
           <b>
             {preview.lines.length} {kind === 'outwork' ? 'pieces of outside work' : kind} would be added
           </b>

@@ -19,10 +19,14 @@ import { PaperTag } from '../domain/PaperTag'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf, when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
-import { GATES, LEVELS, LOCKS, ZONES } from './choices'
+import { GATES } from '../domain/gates'
+import { LEVELS, LOCKS, ZONES } from './choices'
 import { HoldForm } from './HoldForm'
 import { Links } from './Links'
+import { WorkButtons } from './WorkButtons'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 interface Props {
   car: Car
@@ -164,7 +168,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
         </Alert>
       )}
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: '10px 0 0' }}>
+        <fieldset disabled={!changes} className={css.bareLow}>
           <TextInput label="Job" data-autofocus {...form.getInputProps('name')} />
           <Group grow mt={8} align="start">
             <TextInput label="Stage" list="stages" {...form.getInputProps('stage')} />
@@ -180,7 +184,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
             <NumberInput label="Likely, min" {...form.getInputProps('likelyMinutes')} />
             <NumberInput label="High, min" {...form.getInputProps('highMinutes')} />
           </Group>
-          <div style={{ marginTop: 8 }}>
+          <div className={layout.belowTight}>
             <span className="small strong">Hands</span>
             {form.errors.crew && <div className="hot small">{form.errors.crew}</div>}
             {form.values.crew.map((place, i) => (
@@ -189,7 +193,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
                   aria-label={`Skill of hand ${i + 1}`}
                   list="skills"
                   value={place.skill}
-                  style={{ flex: 1 }}
+                  className={layout.stretch}
                   onChange={(e) => form.setFieldValue(`crew.${i}.skill`, e.currentTarget.value)}
                 />
                 <Select
@@ -197,7 +201,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
                   data={LEVELS}
                   allowDeselect={false}
                   value={place.least}
-                  style={{ width: 120 }}
+                  className={css.lock}
                   onChange={(v) => form.setFieldValue(`crew.${i}.least`, (v ?? 'ABLE') as 'ABLE')}
                 />
                 <ActionIcon
@@ -263,23 +267,12 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
           <MomentField label="Not before" mt={8} {...form.getInputProps('notBefore')} />
           <Textarea label="Note, caution" mt={8} autosize {...form.getInputProps('note')} />
           {changes && (
-            <Group mt={14} gap={8}>
-              <Button type="submit" loading={busy}>
-                {conflict ? 'Save mine over theirs' : 'Save'}
-              </Button>
-              {work && (
-                <Button
-                  variant="default"
-                  onClick={() =>
-                    void send(() =>
-                      dataOf(client.DELETE('/api/works/{id}', { params: { path: { id: work.id } } })),
-                    ).then(onClose)
-                  }
-                >
-                  Remove
-                </Button>
-              )}
-            </Group>
+            <WorkButtons
+              work={work}
+              busy={busy}
+              saves={conflict ? 'Save mine over theirs' : 'Save'}
+              onClose={onClose}
+            />
           )}
         </fieldset>
       </form>
@@ -296,7 +289,7 @@ function Standing({ work }: { work: Work }) {
   if (work.cannot) return <p className="hot">Cannot be planned: {work.cannot}</p>
   if (!p) return null
   return (
-    <p style={{ margin: 0 }}>
+    <p className={layout.flat}>
       {when(p.start, board.now, board.zone)} to {when(p.end, board.now, board.zone)},{' '}
       {p.crew.map((c) => person.get(c)?.name).join(' and ')}
       {p.stationId && `, ${station.get(p.stationId)?.name}`}. {p.tag && <PaperTag tag={p.tag} />} No sooner:{' '}

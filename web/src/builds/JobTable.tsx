@@ -4,6 +4,8 @@ import { PaperTag } from '../domain/PaperTag'
 import { duration } from '../format/margin'
 import { when } from '../format/time'
 import { word } from '../format/words'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 interface Props {
   car: Car
@@ -45,7 +47,7 @@ export function JobTable({ car, zone, onPick }: Props) {
         return (
           <tbody key={stage ?? 'none'}>
             <tr>
-              <td colSpan={6} style={{ paddingTop: 12, borderBottom: '1.5px solid var(--line)' }}>
+              <td colSpan={6} className={css.stageRow}>
                 <b>{stage ?? 'Without a stage'}</b>{' '}
                 <span className="soft small">
                   {done} of {works.length} done
@@ -88,13 +90,11 @@ function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
           ? p.crew.map((c) => person.get(c)?.name).join(' + ')
           : work.job?.crew.map((c) => c.skill).join(' + ')}
       </td>
-      <td className="right small" style={{ whiteSpace: 'nowrap' }}>
+      <td className={`right small ${layout.nowrap}`}>
         {work.job ? duration(work.job.likelyMinutes) : `${work.runningIn?.distanceKm} km`}
       </td>
-      <td className="small" style={{ whiteSpace: 'nowrap' }}>
-        {p ? when(p.start, board.now, board.zone) : '—'}
-      </td>
-      <td style={{ maxWidth: 190 }}>
+      <td className={`small ${layout.nowrap}`}>{p ? when(p.start, board.now, board.zone) : '—'}</td>
+      <td className={css.afters}>
         <State work={work} />
       </td>
     </tr>
@@ -114,5 +114,7 @@ function State({ work }: { work: Work }) {
   if (work.placed?.tag && work.placed.tag !== 'AFTER' && work.placed.start > board.now) {
     return <PaperTag tag={work.placed.tag} said={work.placed.said} />
   }
-  return <span className="soft small">{work.placed?.tag === 'AFTER' ? 'in its order' : 'free to start'}</span>
+  return (
+    <span className="soft small">{work.placed?.tag === 'AFTER' ? 'waiting its turn' : 'free to start'}</span>
+  )
 }

@@ -4,6 +4,8 @@ import { useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { duration } from '../format/margin'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 type Type = Schemas['LinkRequest']['type']
 
@@ -78,10 +80,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
     .filter((w) => w.buildId === work.buildId && w.id !== work.id)
     .map((w) => ({ value: w.id, label: w.name + (w.status === 'DONE' ? ' (done)' : '') }))
   return (
-    <section
-      aria-label="Links"
-      style={{ marginTop: 16, borderTop: '1.5px solid var(--line)', paddingTop: 10 }}
-    >
+    <section aria-label="Links" className={css.links}>
       <b>Waits for</b>
       {before.length === 0 && <div className="soft small">nothing</div>}
       {before.map((l) => line(l.id, l.firstId, l))}
@@ -89,7 +88,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
       {after.length === 0 && <div className="soft small">nothing</div>}
       {after.map((l) => line(l.id, l.thenId, l))}
       {changes && (
-        <div style={{ marginTop: 8 }}>
+        <div className={layout.belowTight}>
           <Select
             label="It also waits for"
             searchable

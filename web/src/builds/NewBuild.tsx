@@ -44,7 +44,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
         problem.problems.forEach((p) => {
           if (p.field in date.values || p.field === 'due') date.setFieldError(p.field, p.message)
           else {
-            form.setFieldError(p.field, p.message)
+            form.setFieldError(p.field.replace(/^build\./, ''), p.message)
             setStep(1)
           }
         })

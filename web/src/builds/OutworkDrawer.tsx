@@ -1,13 +1,15 @@
-import { Button, Checkbox, Drawer, Group, NumberInput, Select, TextInput } from '@mantine/core'
+import { Checkbox, Drawer, Group, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf } from '../format/time'
-import { GATES } from './choices'
+import { GATES } from '../domain/gates'
 import { Links } from './Links'
+import { WorkButtons } from './WorkButtons'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   car: Car
@@ -71,10 +73,10 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
       size={470}
       title={work ? work.name : `Outside work for the ${car.name}`}
     >
-      {work?.placed && <p style={{ margin: 0 }}>No sooner: {work.placed.said}.</p>}
+      {work?.placed && <p className={layout.flat}>No sooner: {work.placed.said}.</p>}
       {work && <Pins work={work} canPin={account.role === 'MANAGER'} />}
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+        <fieldset disabled={!changes} className={layout.bare}>
           <TextInput label="What" data-autofocus {...form.getInputProps('name')} />
           <Select
             label="Vendor"
@@ -127,25 +129,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
             <Select label="Gate" allowDeselect={false} data={GATES} {...form.getInputProps('gate')} />
             <MomentField label="Not before" {...form.getInputProps('notBefore')} />
           </Group>
-          {changes && (
-            <Group mt={14} gap={8}>
-              <Button type="submit" loading={busy}>
-                Save
-              </Button>
-              {work && (
-                <Button
-                  variant="default"
-                  onClick={() =>
-                    void send(() =>
-                      dataOf(client.DELETE('/api/works/{id}', { params: { path: { id: work.id } } })),
-                    ).then(onClose)
-                  }
-                >
-                  Remove
-                </Button>
-              )}
-            </Group>
-          )}
+          {changes && <WorkButtons work={work} busy={busy} onClose={onClose} />}
         </fieldset>
       </form>
       {work && <Links work={work} changes={changes} />}

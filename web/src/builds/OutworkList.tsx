@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   car: Car
@@ -17,7 +18,7 @@ export function OutworkList({ car, changes, onPick }: Props) {
     <section className="panel" aria-label="Outside work">
       <h2>Outside work</h2>
       {works.map((w) => (
-        <div key={w.id} className="small" style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }}>
+        <div key={w.id} className={`small ${layout.ruled}`}>
           <button className="link strong" onClick={() => onPick(w.id)}>
             {w.name}
           </button>{' '}

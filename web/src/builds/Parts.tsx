@@ -12,13 +12,14 @@ import {
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { useOdds } from '../api/thinking'
-import { type Car, isHere, type Part, useBoard } from '../api/board'
+import { type Car, type Part, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { instantOf, localOf, when } from '../format/time'
 import { word } from '../format/words'
 import { STATES } from './choices'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   car: Car
@@ -65,7 +66,7 @@ export function Parts({ car, changes, picked }: Props) {
           <Button
             size="compact-xs"
             variant="default"
-            style={{ float: 'right' }}
+            className={layout.aside}
             onClick={() => setEditing('new')}
           >
             Add
@@ -73,45 +74,42 @@ export function Parts({ car, changes, picked }: Props) {
         )}
       </h2>
       {parts.length === 0 && <span className="soft small">No parts are waited for.</span>}
-      {parts.map((p) => {
-        const here = isHere(p.state)
-        return (
-          <div key={p.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }} className="small">
-            {changes ? (
-              <button className="link strong" onClick={() => setEditing(p)}>
-                {p.name}
-              </button>
-            ) : (
-              <b>{p.name}</b>
-            )}{' '}
-            <span className={here ? 'quiet' : 'soft'}>{word(p.state)}</span>
-            {!here && (
-              <span className="strong">
-                {' '}
-                {p.arrivalLikely ? (
-                  when(p.arrivalLikely, board.now, board.zone)
-                ) : (
-                  <span className="hot">no date</span>
-                )}
-              </span>
-            )}
-            <div className="soft">
-              {p.quantity > 1 && `${p.quantity} × · `}
-              {vendor.get(p.vendorId ?? '')?.name}
-              {p.own && 'the customer brings it'}
-              {p.price !== undefined && ` · ${p.price.toFixed(2)}`}
-              {p.neededBy.length > 0 && ` · for ${p.neededBy.map((w) => work.get(w)?.name).join(', ')}`}
-            </div>
-            <Need need={needs.get(p.id)} arrival={p.arrivalLikely} />
-            {p.pairedWith && (
-              <div className="soft">
-                pair of {part.get(p.pairedWith)?.name}
-                {p.pairOverride ? `, may be fitted alone: ${p.pairOverride}` : ', fitted together'}
-              </div>
-            )}
+      {parts.map((p) => (
+        <div key={p.id} className={`small ${layout.ruled}`}>
+          {changes ? (
+            <button className="link strong" onClick={() => setEditing(p)}>
+              {p.name}
+            </button>
+          ) : (
+            <b>{p.name}</b>
+          )}{' '}
+          <span className={p.here ? 'quiet' : 'soft'}>{word(p.state)}</span>
+          {!p.here && (
+            <span className="strong">
+              {' '}
+              {p.arrivalLikely ? (
+                when(p.arrivalLikely, board.now, board.zone)
+              ) : (
+                <span className="hot">no date</span>
+              )}
+            </span>
+          )}
+          <div className="soft">
+            {p.quantity > 1 && `${p.quantity} × · `}
+            {vendor.get(p.vendorId ?? '')?.name}
+            {p.own && 'the customer brings it'}
+            {p.price !== undefined && ` · ${p.price.toFixed(2)}`}
+            {p.neededBy.length > 0 && ` · for ${p.neededBy.map((w) => work.get(w)?.name).join(', ')}`}
           </div>
-        )
-      })}
+          <Need need={needs.get(p.id)} arrival={p.arrivalLikely} />
+          {p.pairedWith && (
+            <div className="soft">
+              pair of {part.get(p.pairedWith)?.name}
+              {p.pairOverride ? `, may be fitted alone: ${p.pairOverride}` : ', fitted together'}
+            </div>
+          )}
+        </div>
+      ))}
       {editing && (
         <PartForm
           car={car}
@@ -218,11 +216,7 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
         </Group>
         <Group grow mt={8} align="start">
           <MomentField label="Earliest" {...form.getInputProps('arrivalLow')} />
-          <MomentField
-            label="Likely"
-            {...form.getInputProps('arrivalLikely')}
-            onChange={(e) => move(e.currentTarget.value)}
-          />
+          <MomentField label="Likely" {...form.getInputProps('arrivalLikely')} onChange={move} />
           <MomentField label="Latest" {...form.getInputProps('arrivalHigh')} />
         </Group>
         <Textarea

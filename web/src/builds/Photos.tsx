@@ -4,6 +4,8 @@ import { type Car, useBoard } from '../api/board'
 import { client, dataOf, upload } from '../api/client'
 import { useSend } from '../api/send'
 import { day } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './builds.module.css'
 
 /** Photos of the car; each is shown to the customer only where the manager says so. */
 export function Photos({ car, manager }: { car: Car; manager: boolean }) {
@@ -24,21 +26,21 @@ export function Photos({ car, manager }: { car: Car; manager: boolean }) {
           }}
         >
           {(props) => (
-            <Button {...props} size="compact-xs" variant="default" style={{ float: 'right' }} loading={busy}>
+            <Button {...props} size="compact-xs" variant="default" className={layout.aside} loading={busy}>
               Add
             </Button>
           )}
         </FileButton>
       </h2>
       {photos.data?.length === 0 && <span className="soft small">None yet.</span>}
-      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 8 }}>
+      <div className={css.gallery}>
         {(photos.data ?? []).map((p) => (
           <div key={p.id} className="small">
             <a href={`/api/photos/${p.id}`} target="_blank" rel="noreferrer">
               <img
                 src={`/api/photos/${p.id}/small`}
                 alt={p.caption || `of ${day(p.at, board.zone)}`}
-                style={{ width: '100%', display: 'block' }}
+                className={css.photo}
               />
             </a>
             <span className="soft">

@@ -4,6 +4,7 @@ import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { thinking, useThoughts } from '../api/thinking'
 import { day } from '../format/time'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   template: string
@@ -23,8 +24,8 @@ export function PromiseDate({ template, onPick }: Props) {
     ['almost surely', told?.p95],
   ]
   return (
-    <section className="panel" aria-label="What could be promised" style={{ marginTop: 12 }}>
-      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+    <section className={`panel ${layout.below}`} aria-label="What could be promised">
+      <div className={layout.spread}>
         <b>What could be promised?</b>
         <Button
           size="compact-sm"
@@ -43,7 +44,7 @@ export function PromiseDate({ template, onPick }: Props) {
       {!running && told && (
         <>
           {rows.map(([said, at]) => (
-            <div key={said} className="small" style={{ display: 'flex', justifyContent: 'space-between' }}>
+            <div key={said} className={`small ${layout.spread}`}>
               <span>ready, {said}, by</span>
               {at ? (
                 <button type="button" className="link strong" onClick={() => onPick(at)}>
@@ -54,7 +55,7 @@ export function PromiseDate({ template, onPick }: Props) {
               )}
             </div>
           ))}
-          <p className="small soft" style={{ margin: '6px 0 0' }}>
+          <p className={`small soft ${layout.note}`}>
             {told.trials} trials, with the dates of the other cars kept first. Four times of five is what to
             promise.
           </p>

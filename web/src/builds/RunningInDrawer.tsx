@@ -6,8 +6,10 @@ import { atFields, useSend } from '../api/send'
 import { Pins } from '../domain/Pins'
 import { when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
-import { GATES } from './choices'
+import { GATES } from '../domain/gates'
 import { Links } from './Links'
+import { WorkButtons } from './WorkButtons'
+import layout from '../ui/layout.module.css'
 
 interface Props {
   car: Car
@@ -58,7 +60,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
       title={work?.name ?? `Running-in for the ${car.name}`}
     >
       {work?.placed && (
-        <p style={{ margin: 0 }}>
+        <p className={layout.flat}>
           {when(work.placed.start, board.now, board.zone)} to {when(work.placed.end, board.now, board.zone)}.
           No sooner: {work.placed.said}.
         </p>
@@ -71,7 +73,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
       )}
       {work && <Pins work={work} canPin={account.role === 'MANAGER'} />}
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+        <fieldset disabled={!changes} className={layout.bare}>
           <TextInput label="What" data-autofocus {...form.getInputProps('name')} />
           <Group grow mt={8} align="start">
             <NumberInput label="Distance, km" {...form.getInputProps('distanceKm')} />
@@ -94,25 +96,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
             <Checkbox label="in any weather" {...form.getInputProps('anyWeather', { type: 'checkbox' })} />
             <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />
           </Group>
-          {changes && (
-            <Group mt={14} gap={8}>
-              <Button type="submit" loading={busy}>
-                Save
-              </Button>
-              {work && (
-                <Button
-                  variant="default"
-                  onClick={() =>
-                    void send(() =>
-                      dataOf(client.DELETE('/api/works/{id}', { params: { path: { id: work.id } } })),
-                    ).then(onClose)
-                  }
-                >
-                  Remove
-                </Button>
-              )}
-            </Group>
-          )}
+          {changes && <WorkButtons work={work} busy={busy} onClose={onClose} />}
         </fieldset>
       </form>
       {work && <Links work={work} changes={changes} />}

@@ -1,18 +1,8 @@
-import type { Schemas } from '../api/client'
 import { word } from '../format/words'
 
 const choices = <T extends string>(codes: readonly T[]) =>
   codes.map((value) => ({ value, label: word(value) }))
 
-export const GATES = choices([
-  'POWER_UP',
-  'FIRST_FIRE',
-  'GROUND',
-  'TUNER',
-  'ROLL_OUT',
-  'TEST',
-  'EVENT',
-] as const)
 export const ZONES = choices(['FRONT', 'ENGINE_BAY', 'COCKPIT', 'UNDERSIDE', 'REAR'] as const)
 export const LOCKS = [
   { value: 'NOTHING', label: 'nothing' },
@@ -35,5 +25,3 @@ export const STATES = choices([
   'REFUSED',
   'RETURNED',
 ] as const)
-
-export type Gate = Schemas['CommitmentRequest']['gate']

@@ -7,6 +7,8 @@ import { Effects } from '../domain/Effects'
 import { amount } from '../format/money'
 import { Nothing } from '../ui/Nothing'
 import { day, when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './customer.module.css'
 
 type Page = Schemas['CustomerPageResponse']
 type Change = Schemas['CustomerChange']
@@ -22,7 +24,7 @@ export function CustomerPage() {
   })
   if (page.isPending)
     return (
-      <div style={{ display: 'grid', placeItems: 'center', height: '100vh' }}>
+      <div className={layout.centred}>
         <Loader aria-label="Loading" />
       </div>
     )
@@ -32,19 +34,15 @@ export function CustomerPage() {
     )
   const p = page.data
   return (
-    <main style={{ maxWidth: 720, margin: '0 auto', padding: '22px 18px 60px' }}>
+    <main className={css.page}>
       <div className="soft">{p.shop}</div>
-      <h1 style={{ margin: '2px 0 14px', fontSize: 30 }}>
+      <h1 className={css.title}>
         <span className="number">{p.number}</span> {p.car}
       </h1>
       {p.waitsForYou.length > 0 && (
-        <section
-          className="panel"
-          aria-label="Waits for you"
-          style={{ borderColor: 'var(--hot)', marginBottom: 14 }}
-        >
+        <section className={`panel ${css.decision}`} aria-label="Waits for you">
           <h2>Waits for you</h2>
-          <ul style={{ margin: 0, paddingLeft: 18 }}>
+          <ul className={css.findings}>
             {p.waitsForYou.map((w) => (
               <li key={w}>{w}</li>
             ))}
@@ -57,7 +55,7 @@ export function CustomerPage() {
       <Dates page={p} />
       <Progress page={p} />
       {p.money && (
-        <section className="panel" aria-label="Money" style={{ marginTop: 14 }}>
+        <section className={`panel ${css.before}`} aria-label="Money">
           <h2>Money, {p.currency}</h2>
           <table className="plain">
             <tbody>
@@ -80,17 +78,15 @@ export function CustomerPage() {
         </section>
       )}
       {p.photos.length > 0 && (
-        <section aria-label="Photos" style={{ marginTop: 18 }}>
-          <h2 style={{ fontSize: 18 }}>Photos</h2>
-          <div
-            style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(160px, 1fr))', gap: 10 }}
-          >
+        <section aria-label="Photos" className={css.released}>
+          <h2 className={css.sectionTitle}>Photos</h2>
+          <div className={css.gallery}>
             {p.photos.map((f) => (
               <a key={f.id} href={`/api/customer/${token}/photos/${f.id}`} target="_blank" rel="noreferrer">
                 <img
                   src={`/api/customer/${token}/photos/${f.id}/small`}
                   alt={f.caption || 'the car'}
-                  style={{ width: '100%', display: 'block' }}
+                  className={css.photo}
                 />
                 <span className="small">
                   {f.caption} {day(f.at, p.zone)}
@@ -100,7 +96,7 @@ export function CustomerPage() {
           </div>
         </section>
       )}
-      <p className="small soft" style={{ marginTop: 24 }}>
+      <p className={`small soft ${css.fineprint}`}>
         As of {when(p.now, p.now, p.zone)}. <a href={`/api/customer/${token}/report.pdf`}>The same as PDF</a>
       </p>
     </main>
@@ -112,7 +108,7 @@ function Dates({ page }: { page: Page }) {
     <section className="panel" aria-label="Dates">
       <h2>When</h2>
       {page.dates.map((d) => (
-        <div key={d.name} style={{ padding: '6px 0', borderTop: '1px solid var(--line)' }}>
+        <div key={d.name} className={css.row}>
           <b>{d.name}</b> <span className="soft">{day(d.due, page.zone)}</span>
           <div>
             {d.likelyBy && d.almostSurelyBy ? (
@@ -136,15 +132,12 @@ function Dates({ page }: { page: Page }) {
 
 function Progress({ page }: { page: Page }) {
   return (
-    <section className="panel" aria-label="Progress" style={{ marginTop: 14 }}>
+    <section className={`panel ${css.before}`} aria-label="Progress">
       <h2>
         How far: {page.done} of {page.total} jobs
       </h2>
       {page.stages.map((s) => (
-        <div
-          key={s.name}
-          style={{ display: 'grid', gridTemplateColumns: '180px 1fr 60px', gap: 10, padding: '3px 0' }}
-        >
+        <div key={s.name} className={css.hoursRow}>
           <span>{s.name}</span>
           <svg
             height="12"
@@ -152,7 +145,7 @@ function Progress({ page }: { page: Page }) {
             viewBox="0 0 100 12"
             preserveAspectRatio="none"
             aria-hidden="true"
-            style={{ alignSelf: 'center' }}
+            className={css.outline}
           >
             <rect x="0" y="5" width="100" height="2" fill="var(--line)" />
             <rect x="0" y="2" width={(s.done / s.total) * 100} height="8" fill="var(--quiet)" />
@@ -163,12 +156,12 @@ function Progress({ page }: { page: Page }) {
         </div>
       ))}
       {page.doing.length > 0 && (
-        <p style={{ margin: '8px 0 0' }}>
+        <p className={css.paragraph}>
           <b>Going on:</b> {page.doing.join(', ')}
         </p>
       )}
       {page.next.length > 0 && (
-        <p style={{ margin: '4px 0 0' }}>
+        <p className={css.answer}>
           <b>Next:</b> {page.next.join(', ')}
         </p>
       )}
@@ -202,12 +195,12 @@ function Answer({ change, page, token }: { change: Change; page: Page; token: st
     }
   }
   return (
-    <section className="panel" aria-label={change.title} style={{ marginBottom: 14 }}>
-      <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
+    <section className={`panel ${css.after}`} aria-label={change.title}>
+      <div className={layout.spread}>
         <b>{change.title}</b>
         <b>{amount(change.total, page.currency)} net</b>
       </div>
-      {change.note && <p style={{ margin: '4px 0' }}>{change.note}</p>}
+      {change.note && <p className={css.line}>{change.note}</p>}
       <Effects effects={change.effect} nameOf={(e) => e.name ?? ''} zone={page.zone} days />
       {change.state === 'OFFERED' ? (
         <>
@@ -225,7 +218,7 @@ function Answer({ change, page, token }: { change: Change; page: Page; token: st
             value={note}
             onChange={(e) => setNote(e.currentTarget.value)}
           />
-          <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10, marginTop: 10 }}>
+          <div className={css.fields}>
             <Button size="md" loading={busy} onClick={() => void answer(true)}>
               Yes, do it
             </Button>

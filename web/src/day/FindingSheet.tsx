@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import css from './day.module.css'
 
 /** What a hand found: on which car, in its words. */
 export function FindingSheet({ suggested, onClose }: { suggested?: string; onClose: () => void }) {
@@ -37,11 +38,7 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
   }
   return (
     <Modal opened onClose={onClose} title="What did you find?" fullScreen>
-      <div
-        style={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 6 }}
-        role="group"
-        aria-label="Car"
-      >
+      <div className={css.zones} role="group" aria-label="Car">
         {board.cars.map((c) => (
           <Button
             key={c.id}

@@ -3,6 +3,8 @@ import { useState } from 'react'
 import { type Tag, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './day.module.css'
 
 const REASONS: Tag[] = ['PART', 'HANDS', 'STATION', 'DECIDE', 'AFTER', 'SAFETY']
 const SAID: Record<string, string> = {
@@ -48,7 +50,7 @@ export function HoldSheet({ work, onClose }: { work: Work; onClose: () => void }
         error={error}
         onChange={(e) => setNote(e.currentTarget.value)}
       />
-      <div style={{ display: 'grid', gap: 8, marginTop: 14 }}>
+      <div className={layout.wideColumn}>
         {REASONS.map((tag) => (
           <Button
             key={tag}
@@ -56,7 +58,7 @@ export function HoldSheet({ work, onClose }: { work: Work; onClose: () => void }
             variant={reason === tag ? 'filled' : 'default'}
             loading={busy && reason === tag}
             justify="space-between"
-            rightSection={<span style={{ fontSize: 14, fontWeight: 400 }}>{SAID[tag]}</span>}
+            rightSection={<span className={css.aside}>{SAID[tag]}</span>}
             onClick={() => {
               setReason(tag)
               void hold(tag)

@@ -13,6 +13,7 @@ import { WorkCard } from './WorkCard'
 import { LaterLine } from './LaterLine'
 import { HoldSheet } from './HoldSheet'
 import { FindingSheet } from './FindingSheet'
+import css from './day.module.css'
 
 /** A hand's day on the phone: now, next, later; start, done, held because, a finding. */
 export function MyDay({ account }: { account: Schemas['Account'] }) {
@@ -30,9 +31,9 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
     return <Nothing title="This account is nobody's" text="Only people of the shop have a day here." />
   const day_ = mine.data
   return (
-    <div style={{ maxWidth: 460, margin: '0 auto', padding: '12px 12px 90px' }}>
-      <div style={{ display: 'flex', alignItems: 'baseline', gap: 10 }}>
-        <h1 style={{ margin: 0, fontSize: 26 }}>{person.get(account.personId)?.name}</h1>
+    <div className={css.page}>
+      <div className={css.head}>
+        <h1 className={css.title}>{person.get(account.personId)?.name}</h1>
         <span className="soft">
           {weekday(board.now, board.zone)} {clock(board.now, board.zone)}
         </span>
@@ -59,16 +60,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         ))}
       </Section>
       <Goods />
-      <div
-        style={{
-          position: 'fixed',
-          insetInline: 0,
-          bottom: 0,
-          padding: 10,
-          background: 'var(--paper)',
-          borderTop: '2px solid var(--ink)',
-        }}
-      >
+      <div className={css.dock}>
         <Button fullWidth size="lg" variant="default" onClick={() => setFinding(true)}>
           I found something
         </Button>

@@ -4,6 +4,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
+import css from './day.module.css'
 
 /** What the last publishing changed for this hand, until it says that it has seen it. */
 export function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
@@ -20,9 +21,9 @@ export function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
   if (!published) return <p className="soft">Nothing has been published yet. Ask what is next.</p>
   if (nothing) return null
   return (
-    <section className="panel" aria-label="What changed" style={{ borderColor: 'var(--hot)', marginTop: 12 }}>
+    <section className={`panel ${css.alert}`} aria-label="What changed">
       <div className="strong hot">Changed {when(published, board.now, board.zone)}</div>
-      <ul style={{ margin: '4px 0 8px', paddingLeft: 18 }}>
+      <ul className={css.news}>
         {mine.changes.map((c) => (
           <li key={c.workId}>{c.said}</li>
         ))}

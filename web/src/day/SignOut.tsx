@@ -2,6 +2,8 @@ import { useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './day.module.css'
 
 /** The way out of the day: a hand signs out, a lead or manager goes back to the desk. */
 export function SignOut({ role }: { role: string }) {
@@ -9,15 +11,15 @@ export function SignOut({ role }: { role: string }) {
   const { send } = useSend()
   if (role !== 'HAND') {
     return (
-      <Link to="/walk" style={{ marginLeft: 'auto' }}>
+      <Link to="/walk" className={layout.push}>
         Walkround
       </Link>
     )
   }
   return (
     <button
-      className="link"
-      style={{ marginLeft: 'auto', padding: '8px 0' }}
+      className={`link ${css.signOut}`}
+
       onClick={() =>
         void send(async () => {
           await dataOf(client.POST('/api/logout' as never))

@@ -5,6 +5,8 @@ import { duration } from '../format/margin'
 import { when } from '../format/time'
 import { word } from '../format/words'
 import { useWorkVerbs } from '../domain/verbs'
+import layout from '../ui/layout.module.css'
+import css from './day.module.css'
 
 /** One job with its big buttons. */
 export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onHold: () => void }) {
@@ -17,22 +19,14 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
   const waits = work.hold === undefined && at?.tag !== undefined && at.start > board.now
   return (
     <article
-      className="panel"
-      style={{
-        marginBottom: 10,
-        borderColor: now ? 'var(--quiet)' : 'var(--line)',
-        borderWidth: now ? 3 : 1.5,
-      }}
+      className={`panel ${css.job}`}
+      style={{ borderColor: now ? 'var(--quiet)' : 'var(--line)', borderWidth: now ? 3 : 1.5 }}
       aria-label={work.name}
     >
-      <div style={{ display: 'flex', gap: 12 }}>
-        <span className="number" style={{ fontSize: 34, minWidth: 42 }}>
-          {of?.number || '—'}
-        </span>
-        <div style={{ minWidth: 0 }}>
-          <div className="strong" style={{ fontSize: 18, lineHeight: 1.2 }}>
-            {work.name}
-          </div>
+      <div className={css.card}>
+        <span className={`number ${css.number}`}>{of?.number || '—'}</span>
+        <div className={css.body}>
+          <div className={`strong ${css.name}`}>{work.name}</div>
           <div className="soft">
             {of?.name}
             {work.job?.onCar && `, ${word(work.job.zone)}`}
@@ -46,33 +40,24 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
           </div>
         </div>
       </div>
-      {work.note && (
-        <p style={{ margin: '6px 0 0', borderLeft: '4px solid var(--hot)', paddingLeft: 8 }}>{work.note}</p>
-      )}
+      {work.note && <p className={css.hot}>{work.note}</p>}
       {(work.job?.parts ?? []).map((p) => (
-        <div key={p} className="small" style={{ marginTop: 4 }}>
+        <div key={p} className={`small ${layout.belowThin}`}>
           Part: {part.get(p)?.name}, {word(part.get(p)?.state ?? '')}
         </div>
       ))}
       {work.hold && (
-        <div style={{ marginTop: 6 }}>
+        <div className={layout.belowThin}>
           <PaperTag tag={work.hold.reason} said={work.hold.note} />
         </div>
       )}
       {waits && at?.tag && (
-        <div style={{ marginTop: 6 }}>
+        <div className={layout.belowThin}>
           <PaperTag tag={at.tag} /> <span className="small">{at.said}</span>
         </div>
       )}
       {work.kind === 'JOB' && (
-        <div
-          style={{
-            display: 'grid',
-            gridTemplateColumns: now ? '1fr 1fr 1fr' : '1fr 1fr',
-            gap: 8,
-            marginTop: 10,
-          }}
-        >
+        <div className={css.buttons} style={{ gridTemplateColumns: now ? '1fr 1fr 1fr' : '1fr 1fr' }}>
           {now && (
             <Button size="lg" px={6} onClick={() => verbs.done(work.id)}>
               Done

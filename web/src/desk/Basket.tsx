@@ -5,8 +5,9 @@ import { client, dataOf } from '../api/client'
 import type { Line } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { instantOf } from '../format/time'
-import { TO_ORDER } from './states'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 interface Props {
   lines: Line[]
@@ -19,7 +20,7 @@ const DAY = 86_400_000
 export function Basket({ lines, onClose }: Props) {
   const { board, part, car, vendor } = useBoard()
   const { send, busy } = useSend()
-  const open = lines.filter((l) => l.kind === 'PART' && l.vendorId && TO_ORDER.includes(l.state))
+  const open = lines.filter((l) => l.kind === 'PART' && l.vendorId && part.get(l.id)?.toOrder)
   const vendors = [...new Set(open.map((l) => l.vendorId!))]
   const byList = (p?: Part) =>
     vendor.get(p?.vendorId ?? '')?.offers.find((o) => o.what.toLowerCase() === p?.name.toLowerCase())
@@ -83,7 +84,7 @@ export function Basket({ lines, onClose }: Props) {
             <MomentField label="Promised for" {...form.getInputProps('likely')} />
             <MomentField label="at the latest" {...form.getInputProps('high')} />
           </Group>
-          <table className="plain" style={{ marginTop: 10 }}>
+          <table className={`plain ${layout.belowTight}`}>
             <tbody>
               {its.map((l) => (
                 <tr key={l.id}>
@@ -102,7 +103,7 @@ export function Basket({ lines, onClose }: Props) {
                     {byList(part.get(l.id)) &&
                       `by its list ${byList(part.get(l.id))!.likelyDays} working days`}
                   </td>
-                  <td style={{ width: 130 }}>
+                  <td className={css.price}>
                     <NumberInput
                       size="xs"
                       aria-label={`Price of ${l.name}`}

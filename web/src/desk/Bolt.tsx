@@ -2,6 +2,8 @@ import { Select } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { client, dataOf } from '../api/client'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 const STRENGTHS = [
   { value: 'C4_8', label: '4.8' },
@@ -30,8 +32,8 @@ export function Bolt({ thread }: { thread: string }) {
   }).data
   if (!bolt) return null
   return (
-    <div className="small" aria-label={`Bolt ${bolt.thread}`} style={{ marginTop: 6 }}>
-      <div style={{ display: 'flex', gap: 6, alignItems: 'center', flexWrap: 'wrap' }}>
+    <div className={`small ${layout.belowThin}`} aria-label={`Bolt ${bolt.thread}`}>
+      <div className={css.bolt}>
         <span>As a bolt {bolt.thread}</span>
         <Select
           size="xs"

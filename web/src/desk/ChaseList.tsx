@@ -6,6 +6,8 @@ import { Nothing } from '../ui/Nothing'
 import { margin } from '../format/margin'
 import { away, day, when } from '../format/time'
 import { word } from '../format/words'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 /** So many lines are drawn at once; the rest on request. */
 const SOME = 60
@@ -23,7 +25,7 @@ function Harm({ line }: { line: Line }) {
     return (
       <span className={late ? 'hot strong' : 'strong'}>
         {margin(-harm.hardestLosesMinutes)}
-        <span className="small" style={{ fontWeight: 400 }}>
+        <span className={`small ${css.plain}`}>
           {' '}
           {late ? 'late' : 'of margin'}
           {date && `, ${date.name}`}
@@ -110,9 +112,9 @@ export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Lin
       <table className="plain">
         <thead>
           <tr>
-            <th style={{ width: '21%' }}>One more day costs</th>
-            <th style={{ width: '27%' }}>What</th>
-            <th style={{ width: '20%' }}>Comes</th>
+            <th className={css.fifth}>One more day costs</th>
+            <th className={css.third}>What</th>
+            <th className={css.quarter}>Comes</th>
             <th>Who to ring, the last word</th>
           </tr>
         </thead>
@@ -126,12 +128,12 @@ export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Lin
                   <Harm line={l} />
                 </td>
                 <td>
-                  <button className="link strong" onClick={() => onPick(l)} style={{ textAlign: 'left' }}>
+                  <button className={`link strong ${layout.left}`} onClick={() => onPick(l)}>
                     {l.quantity > 1 && `${l.quantity} × `}
                     {l.name}
                   </button>
                   <div className="small soft">
-                    <b style={{ color: 'var(--ink)' }}>{c?.number || c?.name}</b> {c?.number && c.name} ·{' '}
+                    <b className={layout.ink}>{c?.number || c?.name}</b> {c?.number && c.name} ·{' '}
                     {word(l.state)}
                     {l.received > 0 && `, ${l.received} of ${l.quantity} here`}
                     {l.kit && ` · kit ${l.kit}`}

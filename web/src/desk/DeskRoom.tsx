@@ -12,6 +12,8 @@ import { Outbox } from './Outbox'
 import { PartSheet } from './PartSheet'
 import { Shelf } from './Shelf'
 import { Arrivals, FittedForNow, Kits, SupplyRun } from './SidePanels'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 type View = 'chase' | 'shelf' | 'outbox'
 
@@ -45,7 +47,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
           {desk.data && `${desk.data.lines.length} outside or to order`}
           {desk.data && desk.data.harmOf !== desk.data.change && ' · harm is being reckoned anew'}
         </span>
-        <span style={{ marginLeft: 'auto', display: 'flex', gap: 8 }} className="no-print">
+        <span className={`no-print ${css.actions}`}>
           <TextInput
             size="xs"
             placeholder="part, car, kit"
@@ -71,19 +73,12 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
       {view === 'outbox' && <Outbox />}
       {view === 'shelf' && desk.data && <Shelf shelf={desk.data.shelf} />}
       {view === 'chase' && desk.data && (
-        <div
-          style={{
-            display: 'grid',
-            gridTemplateColumns: 'minmax(0, 1fr) 296px',
-            gap: 14,
-            alignItems: 'start',
-          }}
-        >
+        <div className={css.columns}>
           <ChaseList
             lines={lines}
             onPick={(l) => setSearch(l.kind === 'PART' ? { part: l.id } : { outwork: l.id })}
           />
-          <div style={{ display: 'grid', gap: 12 }}>
+          <div className={layout.column}>
             <Arrivals />
             <SupplyRun supplies={desk.data.supplies} />
             <FittedForNow />

@@ -3,6 +3,7 @@ import { useForm } from '@mantine/form'
 import { type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
 
 /** Another part in place of one that is late, wrong or no fit: it meets the same sides of the car. */
 export function Instead({ part, onClose }: { part: Part; onClose: () => void }) {
@@ -35,7 +36,7 @@ export function Instead({ part, onClose }: { part: Part; onClose: () => void }) 
   return (
     <Modal opened onClose={onClose} title={`Another part instead of ${part.name}`}>
       {ordered && (
-        <p className="hot small" style={{ marginTop: 0 }}>
+        <p className={`hot small ${layout.flush}`}>
           {part.name} is on order; ring {board.vendors.find((v) => v.id === part.vendorId)?.name ?? 'them'} to
           cancel it.
         </p>

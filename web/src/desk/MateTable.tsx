@@ -5,6 +5,8 @@ import type { Mate, PartDetail } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { MateMark } from '../domain/MateMark'
 import { Bolt } from './Bolt'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 const SAID: Record<Mate['outcome'], string> = {
   FITS: 'fits',
@@ -22,7 +24,7 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
   const { send, busy } = useSend()
   const form = useForm({
     initialValues: {
-      mates: part.mates.map(({ place, kind, there, comes }) => ({ place, kind, there, comes })),
+      mates: part.mates.map(({ place, kind, carSide, partSide }) => ({ place, kind, carSide, partSide })),
     },
   })
   const example = (kind: string) => part.kinds.find((k) => k.kind === kind)?.example
@@ -38,7 +40,7 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
     )
   return (
     <section aria-label="What it meets">
-      <h3 style={{ margin: '16px 0 6px' }}>What it meets</h3>
+      <h3 className={css.subhead}>What it meets</h3>
       {form.values.mates.length === 0 && (
         <p className="soft small">
           Nothing is written down. Say what is on the car and what the part has, before it is ordered.
@@ -46,10 +48,11 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
       )}
       {form.values.mates.map((m, i) => {
         const judged = part.mates[i]
-        const same = judged && judged.there === m.there && judged.comes === m.comes && judged.kind === m.kind
+        const same =
+          judged && judged.carSide === m.carSide && judged.partSide === m.partSide && judged.kind === m.kind
         return (
-          <div key={i} style={{ borderTop: '1px solid var(--line)', padding: '8px 0' }}>
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 24px', gap: 6 }}>
+          <div key={i} className={css.joint}>
+            <div className={css.ends}>
               <TextInput
                 size="xs"
                 label="Where"
@@ -75,31 +78,31 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
                 size="xs"
                 label="On the car"
                 placeholder={example(m.kind)}
-                {...form.getInputProps(`mates.${i}.there`)}
+                {...form.getInputProps(`mates.${i}.carSide`)}
               />
               <TextInput
                 size="xs"
                 label="On the part"
                 placeholder="unknown"
-                {...form.getInputProps(`mates.${i}.comes`)}
+                {...form.getInputProps(`mates.${i}.partSide`)}
               />
             </div>
             {same && (
-              <div style={{ display: 'flex', gap: 8, alignItems: 'center', marginTop: 6 }}>
+              <div className={css.side}>
                 <MateMark outcome={judged.outcome} />
                 <span className={judged.outcome === 'FITS' ? 'small' : 'small strong'}>
                   {judged.outcome === 'FITS' ? `${SAID.FITS}: ${judged.said}` : judged.said}
                 </span>
               </div>
             )}
-            {same && judged.kind === 'THREAD' && judged.outcome === 'FITS' && isBolt(m.comes) && (
-              <Bolt thread={threadOf(m.comes)} />
+            {same && judged.kind === 'THREAD' && judged.outcome === 'FITS' && isBolt(m.partSide) && (
+              <Bolt thread={threadOf(m.partSide)} />
             )}
           </div>
         )
       })}
       {changes && (
-        <div style={{ display: 'flex', gap: 8 }}>
+        <div className={layout.row}>
           <Button
             size="compact-sm"
             variant="default"
@@ -107,8 +110,8 @@ export function MateTable({ part, changes }: { part: PartDetail; changes: boolea
               form.insertListItem('mates', {
                 place: '',
                 kind: 'THREAD' as Mate['kind'],
-                there: '',
-                comes: '',
+                carSide: '',
+                partSide: '',
               })
             }
           >

@@ -9,6 +9,8 @@ import { atFields, useSend } from '../api/send'
 import { when } from '../format/time'
 import { Slots } from './Slots'
 import { WordFields } from './WordFields'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 type Sheet = Schemas['OutworkSheetResponse']
 type Check = Schemas['CheckView']
@@ -32,7 +34,7 @@ export function OutworkSheet({ id, onClose }: { id: string; onClose: () => void 
       size={500}
       title={`${o.name}, ${car.get(o.buildId)?.name ?? ''}`}
     >
-      <p style={{ marginTop: 0 }}>
+      <p className={layout.flush}>
         <b>{v?.name}</b> {v?.phone}
         <br />
         {o.status === 'TODO' && w?.placed && (
@@ -57,7 +59,7 @@ export function OutworkSheet({ id, onClose }: { id: string; onClose: () => void 
       {o.status === 'STARTED' && <Returning sheet={o} onDone={onClose} />}
       {o.status !== 'DONE' && (
         <>
-          <h3 style={{ margin: '18px 0 6px' }}>Said</h3>
+          <h3 className={layout.heading}>Said</h3>
           <WordFields
             kind="OUTWORK"
             id={id}
@@ -129,15 +131,7 @@ function Item({ id, side, check }: { id: string; side: 'SEND' | 'RETURN'; check:
       ),
     )
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: '1fr 130px',
-        gap: 8,
-        alignItems: 'center',
-        padding: '3px 0',
-      }}
-    >
+    <div className={css.wish}>
       <Checkbox
         size="sm"
         label={check.item}
@@ -176,7 +170,7 @@ function Sending({ sheet }: { sheet: Sheet }) {
     )
   return (
     <section aria-label="Before it leaves">
-      <h3 style={{ margin: '18px 0 6px' }}>
+      <h3 className={layout.heading}>
         Before it leaves <span className="soft small">{open === 0 ? 'all looked at' : `${open} open`}</span>
       </h3>
       {sheet.send.map((c) => (
@@ -227,7 +221,7 @@ function Returning({ sheet, onDone }: { sheet: Sheet; onDone: () => void }) {
   }
   return (
     <section aria-label="When it is back">
-      <h3 style={{ margin: '18px 0 6px' }}>When it is back</h3>
+      <h3 className={layout.heading}>When it is back</h3>
       {sheet.back
         .filter((c) => c.job === undefined)
         .map((c) => (

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Drawer, Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
-import { isHere, type Part, useBoard } from '../api/board'
+import { type Part, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
@@ -9,9 +9,11 @@ import { day, instantOf, localOf, when } from '../format/time'
 import { keptWord, word } from '../format/words'
 import { Instead } from './Instead'
 import { MateTable } from './MateTable'
-import { TO_ORDER } from './states'
 import { WordFields } from './WordFields'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
+import { type Gate, GATES } from '../domain/gates'
+import css from './desk.module.css'
 
 interface Props {
   id: string
@@ -28,7 +30,7 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
   const line = parts.get(id)
   if (!line || !detail.data) return null
   const from = vendor.get(line.vendorId ?? '')
-  const replaceable = !isHere(line.state)
+  const replaceable = !line.here
   return (
     <Drawer
       opened
@@ -37,7 +39,7 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
       size={520}
       title={`${line.name}, ${car.get(line.buildId)?.name ?? ''}`}
     >
-      <p style={{ marginTop: 0 }}>
+      <p className={layout.flush}>
         <b>{word(line.state)}</b>
         {line.expected && `, comes ${when(line.expected, board.now, board.zone)}`}
         {line.price !== undefined && ` · ${line.price.toFixed(2)} each`}
@@ -86,8 +88,8 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
       </Group>
       {instead && <Instead part={line} onClose={() => setInstead(false)} />}
       <MateTable key={JSON.stringify(detail.data.mates)} part={detail.data} changes />
-      {TO_ORDER.includes(line.state) && <Ordering part={line} detail={detail.data} manager={manager} />}
-      <h3 style={{ margin: '18px 0 6px' }}>Said</h3>
+      {line.toOrder && <Ordering part={line} detail={detail.data} manager={manager} />}
+      <h3 className={layout.heading}>Said</h3>
       <WordFields
         kind="PART"
         id={id}
@@ -95,7 +97,7 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
         onDone={() => void detail.refetch()}
       />
       {detail.data.words.map((w) => (
-        <div key={w.at + w.said} className="small" style={{ marginTop: 6 }}>
+        <div key={w.at + w.said} className={`small ${layout.belowThin}`}>
           <span className="soft">
             {day(w.at, board.zone)}, {w.by}:
           </span>{' '}
@@ -111,20 +113,16 @@ function Looked({ detail }: { detail: PartDetail }) {
   const { board } = useBoard()
   return (
     <>
-      {detail.inspections.length > 0 && <h3 style={{ margin: '18px 0 6px' }}>Looked over</h3>}
+      {detail.inspections.length > 0 && <h3 className={layout.heading}>Looked over</h3>}
       {detail.inspections.map((i) => (
-        <div key={i.at} className="small" style={{ marginTop: 4 }}>
+        <div key={i.at} className={`small ${layout.belowThin}`}>
           {when(i.at, board.now, board.zone)}, {i.by}: {i.counted}{' '}
           {i.accepted ? 'accepted' : <b className="hot">refused, {i.reason}</b>}
           {i.sizes && ` · measured ${i.sizes}`}
           {i.damage && ` · damage: ${i.damage}`}
           {i.photoId && (
             <a href={`/api/photos/${i.photoId}`} target="_blank" rel="noreferrer">
-              <img
-                src={`/api/photos/${i.photoId}/small`}
-                alt="the delivery"
-                style={{ display: 'block', maxWidth: 160, marginTop: 4 }}
-              />
+              <img src={`/api/photos/${i.photoId}/small`} alt="the delivery" className={css.picture} />
             </a>
           )}
         </div>
@@ -139,13 +137,11 @@ function Looked({ detail }: { detail: PartDetail }) {
   )
 }
 
-const GATES = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 'EVENT'] as const
-
 /** Fitted for good, or for now with the gate before which it is made good. */
 function Fit({ part }: { part: Part }) {
   const { send, busy } = useSend()
   const [forNow, setForNow] = useState(false)
-  const [gate, setGate] = useState<(typeof GATES)[number]>('EVENT')
+  const [gate, setGate] = useState<Gate>('EVENT')
   const [reason, setReason] = useState('')
   if (part.state !== 'ACCEPTED' && part.state !== 'FITTED_FOR_NOW') return null
   const fit = () =>
@@ -165,7 +161,7 @@ function Fit({ part }: { part: Part }) {
           <Select
             size="xs"
             aria-label="Made good before"
-            data={GATES.map((g) => ({ value: g, label: `until ${word(g)}` }))}
+            data={GATES.map((g) => ({ value: g.value, label: `until ${g.label}` }))}
             allowDeselect={false}
             value={gate}
             onChange={(g) => setGate((g as typeof gate) ?? 'EVENT')}
@@ -233,9 +229,9 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
   }
   return (
     <section aria-label="Order">
-      <h3 style={{ margin: '18px 0 6px' }}>Order</h3>
+      <h3 className={layout.heading}>Order</h3>
       {detail.held && (
-        <p className="hot small" role="status" style={{ margin: '0 0 6px' }}>
+        <p className={`hot small ${layout.lead}`} role="status">
           <b>The order is held.</b> {detail.held}
         </p>
       )}
@@ -259,7 +255,7 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
           <MomentField label="at the latest" {...form.getInputProps('high')} />
         </Group>
         {listed && (
-          <p className="soft small" style={{ margin: '6px 0 0' }}>
+          <p className={`soft small ${layout.note}`}>
             By its list{listed.price !== undefined && ` ${listed.price.toFixed(2)}`}, in {listed.lowDays} to{' '}
             {listed.highDays} working days, likely {listed.likelyDays}.
           </p>

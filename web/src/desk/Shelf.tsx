@@ -3,6 +3,7 @@ import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
 
 type Item = Schemas['ShelfView']
 
@@ -10,7 +11,7 @@ type Item = Schemas['ShelfView']
 export function Shelf({ shelf }: { shelf: Item[] }) {
   const [editing, setEditing] = useState<Item | 'new'>()
   return (
-    <section aria-label="Shelf" style={{ maxWidth: 760 }}>
+    <section aria-label="Shelf" className={layout.measure}>
       <table className="plain">
         <thead>
           <tr>

@@ -6,6 +6,8 @@ import { type Arrival, useArrivals } from '../api/desk'
 import { useSend } from '../api/send'
 import { Inspect } from '../domain/Inspect'
 import { word } from '../format/words'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 /** What has come and waits to be looked over, and what should come today. */
 export function Arrivals() {
@@ -17,9 +19,9 @@ export function Arrivals() {
       <h2>Arrivals</h2>
       {arrivals.length === 0 && <span className="soft small">Nothing has come, nothing is due today.</span>}
       {arrivals.map((a) => (
-        <div key={a.id} style={{ padding: '5px 0', borderTop: '1px solid var(--line)' }} className="small">
+        <div key={a.id} className={`small ${layout.ruled}`}>
           <b>{a.name}</b> <span className="soft">{car.get(a.buildId)?.name}</span>
-          <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+          <div className={layout.spread}>
             <span className="soft">{a.state === 'ARRIVED' ? 'is here' : 'due today'}</span>
             <Button size="compact-xs" variant="default" onClick={() => setOpen(a)}>
               Look it over
@@ -53,15 +55,15 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] 
         <Button
           size="compact-xs"
           variant="default"
-          style={{ float: 'right' }}
-          className="no-print"
+
+          className={`no-print ${layout.aside}`}
           onClick={() => window.print()}
         >
           Print
         </Button>
       </h2>
       {shops.map((shop) => (
-        <div key={shop} className="small" style={{ marginBottom: 6 }}>
+        <div key={shop} className={`small ${css.item}`}>
           <div className="soft">{shop || 'anywhere'}</div>
           {supplies
             .filter((s) => s.boughtFrom === shop)
@@ -87,8 +89,8 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] 
         </div>
       ))}
       <form
-        className="no-print"
-        style={{ display: 'grid', gridTemplateColumns: '1fr 92px auto', gap: 4 }}
+        className={`no-print ${css.supply}`}
+
         onSubmit={(e) => {
           e.preventDefault()
           void ask()
@@ -145,10 +147,10 @@ export function FittedForNow() {
     <section className="panel" aria-label="Fitted for now">
       <h2>Fitted for now</h2>
       {open.map((f) => (
-        <div key={f.id} className="small" style={{ padding: '4px 0', borderTop: '1px solid var(--line)' }}>
+        <div key={f.id} className={`small ${layout.ruledTight}`}>
           <b>{f.car.number || f.car.name}</b> {f.what}
           {f.reason && <div className="soft">{f.reason}</div>}
-          <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+          <div className={layout.spread}>
             <span className="soft">made good before {word(f.gate)}</span>
             <Button
               size="compact-xs"

@@ -7,6 +7,8 @@ import { useOdds } from '../api/thinking'
 import { Effects } from '../domain/Effects'
 import { OddsMark } from '../domain/OddsMark'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './desk.module.css'
 
 /** How likely it is in time; nothing until that is reckoned. */
 const InTime = ({ chance }: { chance?: number }) =>
@@ -33,8 +35,8 @@ export function Slots({ id }: { id: string }) {
   }
   return (
     <section aria-label="Times offered">
-      <h3 style={{ margin: '18px 0 6px' }}>Times offered</h3>
-      <p className="small" style={{ margin: '0 0 6px' }}>
+      <h3 className={layout.heading}>Times offered</h3>
+      <p className={`small ${layout.lead}`}>
         {departure?.p50 && departure.p80 ? (
           <>
             It can leave by <b>{when(departure.p50, board.now, board.zone)}</b> in half of the trials, by{' '}
@@ -56,7 +58,7 @@ export function Slots({ id }: { id: string }) {
         </div>
       )}
       {slots.offered.map((s) => (
-        <div key={s.id} style={{ borderTop: '1px solid var(--line)', padding: '4px 0' }}>
+        <div key={s.id} className={css.offer}>
           <div className="slot">
             <span>
               {when(s.from, board.now, board.zone)}

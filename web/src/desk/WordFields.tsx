@@ -6,6 +6,7 @@ import type { Line } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { instantOf, when } from '../format/time'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
 
 interface FormProps {
   kind: Line['kind']
@@ -61,7 +62,7 @@ export function WordFields({ kind, id, arrival, onDone }: FormProps) {
         <MomentField label="at the latest" {...form.getInputProps('high')} />
       </Group>
       {arrival?.likely && (
-        <p className="small soft" style={{ margin: '4px 0 0' }}>
+        <p className={`small soft ${layout.noteTight}`}>
           Told so far: {when(arrival.likely, board.now, board.zone)}
         </p>
       )}

@@ -1,4 +1,5 @@
 import type { Car } from '../api/board'
+import css from './domain.module.css'
 
 export type ZoneName = 'FRONT' | 'ENGINE_BAY' | 'COCKPIT' | 'UNDERSIDE' | 'REAR'
 
@@ -147,7 +148,7 @@ export function CarOutline({ body, busy, counts, picked, onPick, width = 130 }: 
                   onPick(zone)
                 }
               }}
-              style={{ cursor: 'pointer' }}
+              className={css.pick}
             >
               <title>{label}</title>
               <rect

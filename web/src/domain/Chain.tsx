@@ -2,6 +2,8 @@ import { Fragment } from 'react'
 import { Link } from 'react-router'
 import { type Commitment, useBoard } from '../api/board'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './domain.module.css'
 
 interface Props {
   date: Commitment
@@ -16,7 +18,7 @@ export function Chain({ date, most = 99 }: Props) {
   const chain = date.chain.flatMap((id) => work.get(id) ?? [])
   if (date.missing.length > 0) {
     return (
-      <section style={{ marginTop: 10 }} aria-label="Chain">
+      <section className={layout.belowTight} aria-label="Chain">
         <div className="strong small">Why it cannot be promised</div>
         {date.missing.slice(0, 4).map((id) => (
           <div key={id} className="small hot">
@@ -31,11 +33,11 @@ export function Chain({ date, most = 99 }: Props) {
   const folded = chain.length - shown.length
   const root = chain[chain.length - 1]
   return (
-    <section style={{ marginTop: 10 }} aria-label="Chain">
+    <section className={layout.belowTight} aria-label="Chain">
       <div className="strong small" title={date.sentence}>
         {late ? `Why ${date.name} is out of reach` : `What ${date.name} hangs on`}
       </div>
-      <ol style={{ listStyle: 'none', margin: '4px 0 0', padding: 0, fontSize: 13 }}>
+      <ol className={css.chain}>
         <Dot filled>
           {when(date.due, board.now, board.zone)} {date.name}
         </Dot>
@@ -44,7 +46,7 @@ export function Chain({ date, most = 99 }: Props) {
             {folded > 0 && i === most - 3 && <Dot>… {folded} more</Dot>}
             <Dot hot={w.id === root?.id && late}>
               {when(w.placed?.start ?? board.now, board.now, board.zone)}{' '}
-              <Link to={`/build/${w.buildId}?work=${w.id}`} style={{ color: 'inherit' }}>
+              <Link to={`/build/${w.buildId}?work=${w.id}`} className={css.link}>
                 {w.name}
               </Link>
               {w.placed && w.placed.crew.length > 0 && (
@@ -55,7 +57,7 @@ export function Chain({ date, most = 99 }: Props) {
           </Fragment>
         ))}
         {root?.placed && (
-          <li className={late ? 'hot' : 'soft'} style={{ paddingLeft: 18, fontWeight: 600 }}>
+          <li className={`${late ? 'hot' : 'soft'} ${css.answer}`}>
             {root.placed.said === 'nothing holds it' ? 'going on or free to start' : root.placed.said}
           </li>
         )}
@@ -67,16 +69,8 @@ export function Chain({ date, most = 99 }: Props) {
 function Dot({ children, filled, hot }: { children: React.ReactNode; filled?: boolean; hot?: boolean }) {
   const colour = hot ? 'var(--hot)' : 'var(--ink)'
   return (
-    <li
-      style={{ position: 'relative', padding: '1.5px 0 1.5px 18px', color: hot ? 'var(--hot)' : undefined }}
-    >
-      <svg
-        width="12"
-        height="100%"
-        style={{ position: 'absolute', left: 0, top: 0 }}
-        preserveAspectRatio="none"
-        aria-hidden="true"
-      >
+    <li className={css.step} style={{ color: hot ? 'var(--hot)' : undefined }}>
+      <svg width="12" height="100%" className={css.knot} preserveAspectRatio="none" aria-hidden="true">
         <line x1="6" x2="6" y1="0" y2="100%" stroke="var(--ink)" strokeWidth="1.4" />
         <circle
           cx="6"

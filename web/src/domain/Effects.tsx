@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
 import { margin } from '../format/margin'
 import { day } from '../format/time'
+import css from './domain.module.css'
 
 interface Props {
   effects: Schemas['DateEffect'][]
@@ -19,7 +20,7 @@ const sameDay = (e: Schemas['DateEffect'], zone: string) =>
 export function Effects({ effects, nameOf, zone, days }: Props) {
   if (effects.length === 0) return <span className="soft small">It moves no date.</span>
   return (
-    <ul style={{ margin: '4px 0', paddingLeft: 18 }} className="small">
+    <ul className={`small ${css.list}`}>
       {effects.map((e) => {
         const worse = (e.afterMinutes ?? -Infinity) < (e.beforeMinutes ?? -Infinity)
         const late = (e.afterMinutes ?? -1) < 0

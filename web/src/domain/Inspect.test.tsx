@@ -17,7 +17,9 @@ const ARRIVAL = {
   received: 4,
   vendor: 'Anvil Fasteners',
   specification: 'M12x1.5, 60 long',
-  mates: [{ place: 'hub', kind: 'THREAD', there: 'M12x1.5 female', comes: '', outcome: 'UNKNOWN', said: '' }],
+  mates: [
+    { place: 'hub', kind: 'THREAD', carSide: 'M12x1.5 female', partSide: '', outcome: 'UNKNOWN', said: '' },
+  ],
 } as unknown as Arrival
 
 let closed = 0

@@ -7,6 +7,8 @@ import { client, dataOf, upload, type Schemas } from '../api/client'
 import type { Arrival } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { MateMark } from './MateMark'
+import layout from '../ui/layout.module.css'
+import css from './domain.module.css'
 
 /** Looks a delivery over against what was asked; accepts it, or refuses it with the reason and a photo. */
 export function Inspect({ arrival, onClose }: { arrival: Arrival; onClose: () => void }) {
@@ -56,16 +58,16 @@ export function Inspect({ arrival, onClose }: { arrival: Arrival; onClose: () =>
       title={`${arrival.name}, ${car.get(arrival.buildId)?.name ?? ''}`}
       size="md"
     >
-      <p style={{ marginTop: 0 }}>
+      <p className={layout.flush}>
         Asked for: <b>{open}</b>
         {arrival.received > 0 && ` more of ${arrival.quantity}`} from {arrival.vendor || 'nobody named'}.
         {arrival.specification && <span className="soft"> {arrival.specification}</span>}
       </p>
       {arrival.mates.map((m) => (
-        <div key={m.place} style={{ display: 'flex', gap: 8, alignItems: 'center' }} className="small">
+        <div key={m.place} className={`small ${layout.row}`}>
           <MateMark outcome={m.outcome} />
           <span>
-            {m.place}: measure <b>{m.comes || 'what it is'}</b>, to meet {m.there || 'an unknown side'}
+            {m.place}: measure <b>{m.partSide || 'what it is'}</b>, to meet {m.carSide || 'an unknown side'}
           </span>
         </div>
       ))}
@@ -93,7 +95,7 @@ export function Inspect({ arrival, onClose }: { arrival: Arrival; onClose: () =>
       </FileButton>
       <Textarea label="Refused because" mt={10} size="md" {...form.getInputProps('reason')} />
       {form.errors.accepted && <p className="hot small">{form.errors.accepted}</p>}
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10, marginTop: 14 }}>
+      <div className={css.before}>
         <Button size="lg" loading={busy} onClick={() => void decide(true)}>
           Accept
         </Button>

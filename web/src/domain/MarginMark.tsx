@@ -1,4 +1,5 @@
 import { margin } from '../format/margin'
+import layout from '../ui/layout.module.css'
 
 /** A working week to spare or over fills the mark; longer is capped, not scaled. */
 const FULL_MINUTES = 40 * 60
@@ -24,8 +25,8 @@ export function MarginMark({ minutes, size = 'small' }: Props) {
       : Math.max(3, (Math.min(Math.abs(minutes), FULL_MINUTES) / FULL_MINUTES) * REACH)
   const over = Math.min(length, 30)
   return (
-    <span style={{ display: 'inline-flex', alignItems: 'center', gap: 6, whiteSpace: 'nowrap' }}>
-      <svg width={WIDTHS[size]} viewBox="0 0 100 20" aria-hidden="true" style={{ flex: 'none' }}>
+    <span className={layout.mark}>
+      <svg width={WIDTHS[size]} viewBox="0 0 100 20" aria-hidden="true" className={layout.fixed}>
         <line x1="4" x2="98" y1="10" y2="10" stroke="var(--line)" strokeWidth="1.5" />
         {late ? (
           <>
@@ -55,7 +56,10 @@ export function MarginMark({ minutes, size = 'small' }: Props) {
         )}
         <rect x={TICK - 1.2} y="1" width="2.4" height="18" fill="var(--ink)" />
       </svg>
-      <span className={late ? 'hot' : ''} style={{ fontWeight: 700, fontSize: size === 'large' ? 17 : 13.5 }}>
+      <span
+        className={`${late ? 'hot' : ''} ${layout.bold}`}
+        style={{ fontSize: size === 'large' ? 17 : 13.5 }}
+      >
         {margin(minutes)}
       </span>
     </span>

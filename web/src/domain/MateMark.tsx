@@ -1,4 +1,5 @@
 import type { Mate } from '../api/desk'
+import layout from '../ui/layout.module.css'
 
 /** Two sides of a joint, drawn: they meet, meet by a piece between, clash, or one is a question. */
 export function MateMark({ outcome }: { outcome: Mate['outcome'] }) {
@@ -6,7 +7,7 @@ export function MateMark({ outcome }: { outcome: Mate['outcome'] }) {
   const ink = hot ? 'var(--hot)' : 'var(--ink)'
   const line = { fill: 'none', stroke: ink, strokeWidth: 1.6 }
   return (
-    <svg width="34" height="16" viewBox="0 0 34 16" aria-hidden="true" style={{ flex: 'none' }}>
+    <svg width="34" height="16" viewBox="0 0 34 16" aria-hidden="true" className={layout.fixed}>
       <path d="M1 2H13V6H9V10H13V14H1Z" {...line} fill={outcome === 'FITS' ? 'var(--quiet-soft)' : 'none'} />
       {outcome === 'FITS' && <path d="M33 2H13V6H9V10H13V14H33" {...line} />}
       {outcome === 'NEEDS_ADAPTER' && (

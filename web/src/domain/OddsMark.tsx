@@ -1,3 +1,4 @@
+import layout from '../ui/layout.module.css'
 const NOTCHES = 10
 /** From here on a date counts as sure, as far as the figure goes. */
 const SURE = 0.995
@@ -20,16 +21,13 @@ export function OddsMark({ chance, size = 'small' }: Props) {
   const cut = Math.round(chance * NOTCHES)
   const poor = chance < 0.5
   return (
-    <span
-      style={{ display: 'inline-flex', alignItems: 'center', gap: 6, whiteSpace: 'nowrap' }}
-      title={`kept in ${percent(chance)} of a thousand trials`}
-    >
+    <span className={layout.mark} title={`kept in ${percent(chance)} of a thousand trials`}>
       {size !== 'narrow' && (
         <svg
           width={size === 'large' ? 96 : 62}
           viewBox="0 0 62 12"
           aria-hidden="true"
-          style={{ flex: 'none' }}
+          className={layout.fixed}
         >
           <line x1="0" x2="62" y1="11" y2="11" stroke="var(--ink)" strokeWidth="1.2" />
           {Array.from({ length: NOTCHES }, (_, i) => (
@@ -45,7 +43,10 @@ export function OddsMark({ chance, size = 'small' }: Props) {
           ))}
         </svg>
       )}
-      <span className={poor ? 'hot' : ''} style={{ fontWeight: 700, fontSize: size === 'large' ? 16 : 12.5 }}>
+      <span
+        className={`${poor ? 'hot' : ''} ${layout.bold}`}
+        style={{ fontSize: size === 'large' ? 16 : 12.5 }}
+      >
         {percent(chance)}
       </span>
     </span>

@@ -1,4 +1,6 @@
 import type { Tag } from '../api/board'
+import layout from '../ui/layout.module.css'
+import css from './domain.module.css'
 
 interface Props {
   tag: Tag
@@ -13,35 +15,14 @@ export function PaperTag({ tag, said }: Props) {
     tag === 'PART' || tag === 'DECIDE' || tag === 'SAFETY' || tag === 'OUT' || tag === 'HANDS'
   const colour = needsSomebody ? 'var(--hot)' : 'var(--ink)'
   return (
-    <span
-      style={{
-        display: 'inline-block',
-        verticalAlign: 'middle',
-        maxWidth: '100%',
-        background: colour,
-        padding: 1.5,
-        clipPath: SHAPE,
-      }}
-    >
-      <span
-        style={{
-          display: 'flex',
-          alignItems: 'center',
-          gap: 5,
-          padding: '1px 7px 1px 11px',
-          background: 'var(--card)',
-          color: colour,
-          clipPath: SHAPE,
-          fontSize: 12,
-          lineHeight: 1.3,
-        }}
-      >
-        <svg width="6" height="6" aria-hidden="true" style={{ flex: 'none' }}>
+    <span className={css.frame} style={{ background: colour, clipPath: SHAPE }}>
+      <span className={css.tag} style={{ color: colour, clipPath: SHAPE }}>
+        <svg width="6" height="6" aria-hidden="true" className={layout.fixed}>
           <circle cx="3" cy="3" r="2.2" fill="none" stroke={colour} strokeWidth="1.2" />
         </svg>
-        <b style={{ flex: 'none' }}>{tag}</b>
+        <b className={layout.fixed}>{tag}</b>
         {said && (
-          <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }} title={said}>
+          <span className={layout.ellipsis} title={said}>
             {said}
           </span>
         )}

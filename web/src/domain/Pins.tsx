@@ -5,6 +5,8 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { instantOf, when } from '../format/time'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
+import css from './domain.module.css'
 
 type Kind = Schemas['PinRequest']['kind']
 
@@ -74,7 +76,7 @@ export function Pins({ work, canPin }: { work: Work; canPin: boolean }) {
             .filter((w) => w.buildId === work.buildId && w.id !== work.id && w.status !== 'DONE')
             .map((w) => ({ value: w.id, label: w.name }))
   return (
-    <section aria-label="Pins" style={{ marginTop: 8 }}>
+    <section aria-label="Pins" className={layout.belowTight}>
       {pins.map((p) => (
         <div key={p.id} className="small">
           <b>Pinned:</b> {said(p)}
@@ -92,15 +94,7 @@ export function Pins({ work, canPin }: { work: Work; canPin: boolean }) {
         </div>
       ))}
       {canPin && work.status !== 'DONE' && (
-        <div
-          style={{
-            display: 'grid',
-            gridTemplateColumns: '1fr 1.4fr auto',
-            gap: 6,
-            marginTop: 6,
-            alignItems: 'start',
-          }}
-        >
+        <div className={css.pin}>
           <Select
             size="xs"
             aria-label="Kind of pin"
@@ -119,8 +113,8 @@ export function Pins({ work, canPin }: { work: Work; canPin: boolean }) {
               aria-label="Pin to"
               value={value ?? ''}
               error={error}
-              onChange={(e) => {
-                setValue(e.currentTarget.value)
+              onChange={(local) => {
+                setValue(local)
                 setError(undefined)
               }}
             />

@@ -11,6 +11,8 @@ import { word } from '../format/words'
 import { ChangeForm } from './ChangeForm'
 import { ChangeOrders } from './ChangeOrders'
 import { CustomerLinks } from './CustomerLinks'
+import layout from '../ui/layout.module.css'
+import css from './ledger.module.css'
 
 type LedgerView = Schemas['LedgerResponse']
 
@@ -24,17 +26,15 @@ export function BuildLedger({ car, currency }: { car: Car; currency: string }) {
   if (!ledger.data) return null
   const l = ledger.data
   return (
-    <div
-      style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 400px', gap: 14, alignItems: 'start' }}
-    >
-      <div style={{ display: 'grid', gap: 12 }}>
+    <div className={css.columns}>
+      <div className={layout.column}>
         <section className="panel" aria-label="Change orders">
           <h2>
             Changes
             <Button
               size="compact-xs"
               variant="default"
-              style={{ float: 'right' }}
+              className={layout.aside}
               onClick={() => setChanging(true)}
             >
               Price a change
@@ -44,7 +44,7 @@ export function BuildLedger({ car, currency }: { car: Car; currency: string }) {
         </section>
         <Lines ledger={l} />
       </div>
-      <div style={{ display: 'grid', gap: 12 }}>
+      <div className={layout.column}>
         <Sum ledger={l} currency={currency} />
         <Estimate key={car.id} ledger={l} />
         <Payments ledger={l} />
@@ -78,7 +78,7 @@ function Sum({ ledger, currency }: { ledger: LedgerView; currency: string }) {
           ))}
         </tbody>
       </table>
-      <p className="small soft" style={{ margin: '6px 0 0' }}>
+      <p className={`small soft ${layout.note}`}>
         {hours(s.hoursWorked)} worked and {hours(s.hoursToDo)} to do of {hours(s.hoursAgreed)} agreed. Where
         nobody started the clock, the estimate stands in.
       </p>
@@ -119,7 +119,7 @@ function Estimate({ ledger }: { ledger: LedgerView }) {
   return (
     <section className="panel" aria-label="Estimate">
       <h2>Estimate</h2>
-      <p className="small soft" style={{ margin: '0 0 6px' }}>
+      <p className={`small soft ${layout.lead}`}>
         {ledger.estimate
           ? `Total ${amount(ledger.estimate.total)}, of it ${amount(ledger.estimate.allowance)} for what the strip finds.`
           : 'Not agreed yet; this is what is planned now.'}{' '}
@@ -171,14 +171,14 @@ function Payments({ ledger }: { ledger: LedgerView }) {
     <section className="panel" aria-label="Payments">
       <h2>Payments</h2>
       {ledger.payments.map((p) => (
-        <div key={p.id} className="small" style={{ display: 'flex', justifyContent: 'space-between' }}>
+        <div key={p.id} className={`small ${layout.spread}`}>
           <span>
             {day(p.at, board.zone)} <span className="soft">{p.note}</span>
           </span>
           <span>{amount(p.amount)}</span>
         </div>
       ))}
-      <form onSubmit={form.onSubmit((v) => void pay(v))} style={{ marginTop: 6 }}>
+      <form onSubmit={form.onSubmit((v) => void pay(v))} className={layout.belowThin}>
         <Group gap={6} align="start" grow>
           <NumberInput
             size="xs"

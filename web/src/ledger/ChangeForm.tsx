@@ -7,10 +7,10 @@ import { atFields, useSend } from '../api/send'
 import { Effects } from '../domain/Effects'
 import { amount } from '../format/money'
 import { instantOf } from '../format/time'
-import { word } from '../format/words'
 import { MomentField } from '../ui/MomentField'
-
-const GATES = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 'TEST', 'EVENT'] as const
+import layout from '../ui/layout.module.css'
+import { type Gate, GATES } from '../domain/gates'
+import css from './ledger.module.css'
 
 /** Prices a wish and shows what it does to every date; only then it is offered. */
 export function ChangeForm({ car, currency, onClose }: { car: Car; currency: string; onClose: () => void }) {
@@ -24,7 +24,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
       note: '',
       hours: 4 as number | string,
       skill: skills[0] ?? '',
-      gate: 'EVENT' as (typeof GATES)[number],
+      gate: 'EVENT' as Gate,
       parts: 0 as number | string,
       partsAt: '',
       outwork: 0 as number | string,
@@ -78,7 +78,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
           <Select label="Skill" data={skills} allowDeselect={false} {...form.getInputProps('skill')} />
           <Select
             label="Before the gate"
-            data={GATES.map((g) => ({ value: g, label: word(g) }))}
+            data={GATES}
             allowDeselect={false}
             {...form.getInputProps('gate')}
           />
@@ -93,8 +93,8 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
         </Button>
       </form>
       {priced && (
-        <section className="panel" style={{ marginTop: 14 }} aria-label="What it costs">
-          <div style={{ display: 'flex', justifyContent: 'space-between' }}>
+        <section className={`panel ${css.form}`} aria-label="What it costs">
+          <div className={layout.spread}>
             <b>Net</b>
             <b>{amount(priced.total, currency)}</b>
           </div>

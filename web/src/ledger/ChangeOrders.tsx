@@ -6,6 +6,8 @@ import { useSend } from '../api/send'
 import { Effects } from '../domain/Effects'
 import { amount, hours } from '../format/money'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './ledger.module.css'
 
 type Order = Schemas['ChangeOrderView']
 
@@ -25,8 +27,8 @@ export function ChangeOrders({ changes, currency }: { changes: Order[]; currency
   return (
     <>
       {changes.map((o) => (
-        <article key={o.id} style={{ borderTop: '1px solid var(--line)', padding: '8px 0' }}>
-          <div style={{ display: 'flex', justifyContent: 'space-between' }}>
+        <article key={o.id} className={css.order}>
+          <div className={layout.spread}>
             <b>{o.title}</b>
             <b>{amount(o.total, currency)}</b>
           </div>
@@ -67,7 +69,7 @@ function Decide({ id }: { id: string }) {
         placeholder="said yes on the phone"
         value={note}
         onChange={(e) => setNote(e.currentTarget.value)}
-        style={{ flex: 1 }}
+        className={layout.stretch}
       />
       <Button size="xs" loading={busy} disabled={!note.trim()} onClick={() => void decide(true)}>
         Accepted

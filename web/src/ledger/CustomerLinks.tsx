@@ -5,6 +5,8 @@ import { type Car, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { day } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './ledger.module.css'
 
 /** Links to the customer's page: made, told once, revoked. */
 export function CustomerLinks({ car }: { car: Car }) {
@@ -33,10 +35,10 @@ export function CustomerLinks({ car }: { car: Car }) {
     <section className="panel" aria-label="Customer's page">
       <h2>Customer’s page</h2>
       {made && (
-        <p className="small" style={{ marginTop: 0 }}>
+        <p className={`small ${layout.flush}`}>
           Send this to {car.customer || 'the customer'}; it is shown this once:
           <br />
-          <a href={made} target="_blank" rel="noreferrer" style={{ overflowWrap: 'anywhere' }}>
+          <a href={made} target="_blank" rel="noreferrer" className={css.address}>
             {made}
           </a>
         </p>
@@ -44,11 +46,7 @@ export function CustomerLinks({ car }: { car: Car }) {
       {(links.data ?? []).map((l) => {
         const ended = l.revokedAt !== undefined || l.expiresAt <= board.now
         return (
-          <div
-            key={l.id}
-            className="small"
-            style={{ display: 'flex', justifyContent: 'space-between', padding: '2px 0' }}
-          >
+          <div key={l.id} className={`small ${css.charge}`}>
             <span className={ended ? 'soft' : ''}>
               made {day(l.madeAt, board.zone)},{' '}
               {l.revokedAt ? 'revoked' : `${ended ? 'ended' : 'until'} ${day(l.expiresAt, board.zone)}`}

@@ -5,6 +5,8 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { amount, hours } from '../format/money'
 import { Nothing } from '../ui/Nothing'
 import { BuildLedger } from './BuildLedger'
+import layout from '../ui/layout.module.css'
+import css from './ledger.module.css'
 
 type Books = Schemas['BooksResponse']
 
@@ -36,11 +38,7 @@ export function LedgerRoom({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
         {picked && (
-          <a
-            style={{ marginLeft: 'auto' }}
-            className="no-print"
-            href={`/api/ledger/${picked.id}/invoice.csv`}
-          >
+          <a className={`no-print ${layout.push}`} href={`/api/ledger/${picked.id}/invoice.csv`}>
             Invoice lines (CSV)
           </a>
         )}
@@ -129,8 +127,8 @@ function AllBuilds({ books, onPick }: { books: Books; onPick: (build: string) =>
 function Wrong({ books }: { books: Books }) {
   if (books.wrong.length === 0) return null
   return (
-    <section style={{ marginTop: 22, maxWidth: 560 }} aria-label="Where estimates were wrong">
-      <h2 style={{ fontSize: 17, margin: '0 0 6px' }}>Where estimates were wrong</h2>
+    <section className={css.links} aria-label="Where estimates were wrong">
+      <h2 className={css.title}>Where estimates were wrong</h2>
       <table className="plain">
         <thead>
           <tr>

@@ -6,6 +6,8 @@ import { OddsMark } from '../domain/OddsMark'
 import { when } from '../format/time'
 import { Rescue } from './Rescue'
 import { Spread } from './Spread'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 const DRIVERS = 4
 /** A driver that explains less is not worth naming. */
@@ -30,16 +32,11 @@ export function DateSheet({
   const old = view !== undefined && view.change < board.change
   return (
     <section
-      className="panel"
+      className={`panel ${css.varied}`}
       aria-label={`Chain of ${date.name}`}
-      style={{
-        borderColor: late ? 'var(--hot)' : 'var(--ink)',
-        padding: '7px 12px',
-        marginBottom: 6,
-        fontSize: 13.5,
-      }}
+      style={{ borderColor: late ? 'var(--hot)' : 'var(--ink)' }}
     >
-      <button className="link" style={{ float: 'right' }} onClick={onClose}>
+      <button className={`link ${layout.aside}`} onClick={onClose}>
         close
       </button>
       <span className={late ? 'strong hot' : 'strong'}>{date.sentence}</span>{' '}
@@ -52,15 +49,13 @@ export function DateSheet({
         ))}
       </span>
       {odds && view && (
-        <div style={{ display: 'flex', gap: 24, marginTop: 8, flexWrap: 'wrap' }}>
+        <div className={css.facts}>
           <Spread date={date} odds={odds} now={board.now} zone={board.zone} />
-          <div style={{ flex: 1, minWidth: 240 }}>
+          <div className={css.chart}>
             <OddsMark chance={odds.chance} size="large" />{' '}
             <span className="soft small">± {Math.max(0.1, Math.round(odds.error * 1000) / 10)} %</span>
-            <div className="soft small" style={{ marginTop: 6 }}>
-              what moves it most
-            </div>
-            <ul style={{ margin: 0, paddingLeft: 16 }}>
+            <div className={`soft small ${layout.belowThin}`}>what moves it most</div>
+            <ul className={css.drivers}>
               {odds.drivers
                 .filter((d) => d.correlation > WEAK)
                 .slice(0, DRIVERS)
@@ -75,17 +70,15 @@ export function DateSheet({
             </ul>
             {overruns.length > 0 && (
               <>
-                <div className="soft small" style={{ marginTop: 6 }}>
-                  may run past the end of the day
-                </div>
-                <ul style={{ margin: 0, paddingLeft: 16 }}>
+                <div className={`soft small ${layout.belowThin}`}>may run past the end of the day</div>
+                <ul className={css.drivers}>
                   {overruns.map((o) => (
                     <li key={o.workId}>{o.said}</li>
                   ))}
                 </ul>
               </>
             )}
-            <div className="soft small" style={{ marginTop: 6 }}>
+            <div className={`soft small ${layout.belowThin}`}>
               {view.trials} trials, worked out for {when(view.madeFor, board.now, board.zone)}
               {old && '; being worked out again'}
             </div>

@@ -4,6 +4,7 @@ import { useOdds } from '../api/thinking'
 import { type LaneOf, sameLane } from './lanes'
 import { fitted, labelRoom, ropePaths, rows, STRANDS, strandOf } from './rope'
 import type { DayScale } from './scale'
+import css from './runway.module.css'
 
 const CLOSED = 46
 export const STRAND_HEIGHT = 22
@@ -57,7 +58,7 @@ export const Lane = memo(function Lane(props: Props) {
       {lane.dates.map((date) => {
         const over = date.finish && date.finish > date.due
         return (
-          <g key={date.id} onClick={() => onDate(date.id)} style={{ cursor: 'pointer' }}>
+          <g key={date.id} onClick={() => onDate(date.id)} className={css.pick}>
             <title>{`${date.name}: ${date.sentence}`}</title>
             {over && date.finish && (
               <rect
@@ -122,7 +123,7 @@ function Rope({ lane, x, scale, pixels, chain, onOpen }: Drawn) {
   const ends = works.map((w) => Date.parse(w.placed!.ready))
   const middle = CLOSED / 2
   return (
-    <g onClick={() => onOpen(lane.car.id)} style={{ cursor: 'pointer' }}>
+    <g onClick={() => onOpen(lane.car.id)} className={css.pick}>
       <line
         x1={x(Math.min(...starts))}
         x2={x(Math.max(...ends))}
@@ -358,7 +359,7 @@ const Job = memo(function Job(props: JobProps) {
           fill="none"
         />
       )}
-      <text x={end + 4} y="14.5" fontSize="11.5" fill="var(--ink)" style={{ fontStretch: '82%' }}>
+      <text x={end + 4} y="14.5" fontSize="11.5" fill="var(--ink)" className={css.narrow}>
         {label}
       </text>
     </g>

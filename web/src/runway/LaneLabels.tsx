@@ -7,6 +7,7 @@ import { day } from '../format/time'
 import { STRAND_HEAD, STRAND_HEIGHT, strandRows } from './Lane'
 import type { LaneOf } from './lanes'
 import { LABELS, MARGINS } from './sizes'
+import css from './runway.module.css'
 
 interface LabelsProps {
   lane: LaneOf
@@ -29,32 +30,14 @@ export const LaneLabels = memo(function LaneLabels(props: LabelsProps) {
   return (
     <g transform={`translate(0 ${top})`}>
       <foreignObject x="0" y="2" width={LABELS - 6} height="42">
-        <button
-          className="link"
-          aria-expanded={open}
-          onClick={() => onOpen(car.id)}
-          style={{ display: 'flex', width: '100%', gap: 6, textDecoration: 'none', alignItems: 'center' }}
-        >
-          <span style={{ flex: 1, minWidth: 0 }}>
-            <span className="strong" style={{ display: 'block', fontSize: 13.5, fontStretch: '88%' }}>
-              {car.name}
-            </span>
-            <span
-              className="soft"
-              style={{
-                display: 'block',
-                fontSize: 11,
-                whiteSpace: 'nowrap',
-                overflow: 'hidden',
-                textOverflow: 'ellipsis',
-              }}
-            >
+        <button className={`link ${css.label}`} aria-expanded={open} onClick={() => onOpen(car.id)}>
+          <span className={css.text}>
+            <span className={`strong ${css.name}`}>{car.name}</span>
+            <span className={`soft ${css.detail}`}>
               {date ? `${date.name}, ${day(date.due, board.zone)}` : 'no date'}
             </span>
           </span>
-          <span className="number" style={{ fontSize: 20 }}>
-            {car.number || '—'}
-          </span>
+          <span className={`number ${css.number}`}>{car.number || '—'}</span>
         </button>
       </foreignObject>
       {open &&
@@ -92,16 +75,11 @@ function MarginButton({
 }) {
   return (
     <button
-      className="link"
+      className={`link ${css.person}`}
       aria-pressed={picked}
       title="Show the chain, the odds, what would help"
       onClick={() => onDate(date.id)}
-      style={{
-        textDecoration: picked ? 'underline' : 'none',
-        display: 'grid',
-        lineHeight: 1.15,
-        justifyItems: 'start',
-      }}
+      style={{ textDecoration: picked ? 'underline' : 'none' }}
     >
       <MarginMark minutes={date.marginMinutes} />
       {chance !== undefined && <OddsMark chance={chance} />}

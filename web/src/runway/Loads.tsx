@@ -1,6 +1,7 @@
 import { memo, useMemo, useState } from 'react'
 import { type Board, useBoard } from '../api/board'
 import type { DayScale } from './scale'
+import css from './runway.module.css'
 
 const ROW = 26
 const HEAD = 20
@@ -63,7 +64,7 @@ export const LoadLabels = memo(function LoadLabels({ width, right }: { width: nu
               fontSize="11"
               textAnchor="end"
               fill="var(--muted)"
-              style={{ fontStretch: '85%' }}
+              className={css.condensed}
             >
               {row.about}
             </text>

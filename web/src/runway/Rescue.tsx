@@ -6,6 +6,8 @@ import { thinking, type Tried, useThoughts } from '../api/thinking'
 import { OddsMark, percent } from '../domain/OddsMark'
 import { margin } from '../format/margin'
 import { varied } from './varied'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 const EFFECTS = 3
 /** A change of another date's chance that is worth a word. */
@@ -22,11 +24,8 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
     void send(() => dataOf(client.POST('/api/thoughts/rescue', { body: { commitmentId: date.id } })))
   const path = { path: { id: thought?.id ?? '' } }
   return (
-    <section
-      aria-label="What would help"
-      style={{ marginTop: 8, borderTop: '1px solid var(--line)', paddingTop: 8 }}
-    >
-      <div style={{ display: 'flex', alignItems: 'center', gap: 10 }} aria-live="polite">
+    <section aria-label="What would help" className={css.effort}>
+      <div className={css.progress} aria-live="polite">
         <span className="strong">What would help</span>
         {manager && !going && (
           <Button size="compact-sm" variant={found ? 'default' : 'filled'} loading={busy} onClick={ask}>
@@ -36,7 +35,7 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
         {going && (
           <>
             <Progress
-              style={{ flex: 1, maxWidth: 260 }}
+              className={css.bar}
               value={found && found.all > 0 ? (100 * found.done) / found.all : 2}
               aria-label="Moves tried"
             />
@@ -64,13 +63,13 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
         <p className="soft">Nothing that the shop could do alone wins anything here.</p>
       )}
       {found && found.tried.length > 0 && (
-        <table className="plain" style={{ marginTop: 6 }}>
+        <table className={`plain ${layout.belowThin}`}>
           <thead>
             <tr>
-              <th style={{ textAlign: 'left' }}>move</th>
-              <th style={{ textAlign: 'left' }}>kept</th>
+              <th className={layout.left}>move</th>
+              <th className={layout.left}>kept</th>
               <th className="right">margin</th>
-              <th style={{ textAlign: 'left' }}>other dates</th>
+              <th className={layout.left}>other dates</th>
               <th className="right">to tell</th>
               <th className="right">asks</th>
               <th />
@@ -95,7 +94,7 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
         </table>
       )}
       {found && found.tried.length > 0 && (
-        <p className="soft small" style={{ margin: '6px 0 0' }}>
+        <p className={`soft small ${layout.note}`}>
           The best first: the chance and the margin that it wins, less what other dates lose, for each hour
           that it asks of people: extra work, ringing and fetching, telling those whose plan changes. What it
           asks is our estimate.
@@ -117,13 +116,11 @@ function Row({ tried, onTry }: { tried: Tried; onTry?: () => void }) {
           <div key={w}>{w}</div>
         ))}
       </td>
-      <td style={{ whiteSpace: 'nowrap' }}>
+      <td className={layout.nowrap}>
         <OddsMark chance={tried.chanceAfter} />{' '}
         <span className="soft small">from {percent(tried.chanceBefore)}</span>
       </td>
-      <td className="right" style={{ whiteSpace: 'nowrap' }}>
-        {margin(tried.marginAfter)}
-      </td>
+      <td className={`right ${layout.nowrap}`}>{margin(tried.marginAfter)}</td>
       <td className="small">
         {others.length === 0 && <span className="soft">none suffers</span>}
         {others.slice(0, EFFECTS).map((e) => {
@@ -138,9 +135,7 @@ function Row({ tried, onTry }: { tried: Tried; onTry?: () => void }) {
         {others.length > EFFECTS && <div className="soft">and {others.length - EFFECTS} more</div>}
       </td>
       <td className="right">{tried.told.length}</td>
-      <td className="right" style={{ whiteSpace: 'nowrap' }}>
-        {tried.effort.toFixed(1)} h
-      </td>
+      <td className={`right ${layout.nowrap}`}>{tried.effort.toFixed(1)} h</td>
       <td className="right">
         {onTry && (
           <Button size="compact-sm" variant="default" onClick={onTry}>

@@ -21,6 +21,8 @@ import { ThinkHarder } from './ThinkHarder'
 import { useDrag, useView } from './useView'
 import { WhatMoved } from './WhatMoved'
 import { WorkCard } from './WorkCard'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 const NONE = new Set<string>()
 
@@ -78,7 +80,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
       <div className="room-head">
         <h1>Runway</h1>
         <span className="soft">{draftLine(board)}</span>
-        <span style={{ marginLeft: 'auto', display: 'flex', gap: 6 }} className="no-print">
+        <span className={`no-print ${layout.toolbar}`}>
           <Button size="compact-sm" variant="default" aria-label="Earlier" onClick={() => pan(-visible / 2)}>
             ←
           </Button>
@@ -119,14 +121,14 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
         </span>
       </div>
       {date && <DateSheet date={date} account={account} onClose={() => put({ date: undefined })} />}
-      <div ref={ref} style={{ position: 'relative' }}>
+      <div ref={ref} className={css.anchor}>
         {width > 0 && (
           <svg
             width={width}
             height={height}
             role="group"
             aria-label="Lanes of the cars to their dates"
-            style={{ display: 'block', touchAction: 'pan-y', cursor: 'grab', userSelect: 'none' }}
+            className={css.drawing}
             onWheel={(e) => {
               if (e.ctrlKey) zoom(e.deltaY > 0 ? 1 : -1)
               else if (Math.abs(e.deltaX) > Math.abs(e.deltaY)) pan(e.deltaX / pixels)

@@ -1,6 +1,8 @@
 import { useAhead } from '../api/ahead'
 import { useBoard } from '../api/board'
 import { day } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 /** From this share on a week counts as full. */
 const FULL = 0.85
@@ -14,10 +16,10 @@ export function SkillWeeks({ asks }: { asks: boolean }) {
   const names = [...new Set(skills.map((s) => s.skill))]
   const of = new Map(skills.map((s) => [s.skill + s.week, s]))
   return (
-    <section className="panel" aria-label="Skills by week" style={{ marginTop: 10 }}>
+    <section className={`panel ${layout.belowTight}`} aria-label="Skills by week">
       <h2>
         Skills by week{' '}
-        <span className={bottleneck ? 'hot' : 'soft'} style={{ fontWeight: 600 }}>
+        <span className={`${bottleneck ? 'hot' : 'soft'} ${css.week}`}>
           {bottleneck ?? 'no skill is short'}
         </span>
       </h2>
@@ -26,7 +28,7 @@ export function SkillWeeks({ asks }: { asks: boolean }) {
           <tr>
             <th />
             {weeks.map((w) => (
-              <th key={w} className="small" style={{ textAlign: 'right' }}>
+              <th key={w} className={`small ${layout.rightAligned}`}>
                 {day(`${w}T12:00:00Z`, board.zone).slice(4)}
               </th>
             ))}

@@ -3,6 +3,7 @@ import { area, curveMonotoneX } from 'd3-shape'
 import type { Commitment } from '../api/board'
 import type { Odds } from '../api/thinking'
 import { day, when } from '../format/time'
+import css from './runway.module.css'
 
 const WIDTH = 430
 const HEIGHT = 92
@@ -54,14 +55,14 @@ export function Spread({
     { at: odds.p95, name: '95 %' },
   ]
   return (
-    <figure style={{ margin: 0 }}>
+    <figure className={css.figure}>
       <svg
         width={WIDTH}
         height={HEIGHT}
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-label={`Finish of ${date.name} against its date`}
-        style={{ maxWidth: '100%' }}
+        className={css.fitting}
       >
         <clipPath id="past-due">
           <rect x={x(due)} y="0" width={WIDTH} height={HEIGHT} />
@@ -88,7 +89,7 @@ export function Spread({
             ),
         )}
       </svg>
-      <figcaption className="small" style={{ display: 'flex', gap: 14, flexWrap: 'wrap' }}>
+      <figcaption className={`small ${css.legend}`}>
         {marks.map((m) => (
           <span key={m.name}>
             <span className="soft">{m.name} by </span>

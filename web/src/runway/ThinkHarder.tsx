@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { thinking, useThoughts } from '../api/thinking'
+import layout from '../ui/layout.module.css'
 
 const SECONDS = 60
 
@@ -13,7 +14,7 @@ export function ThinkHarder() {
   if (thought && thinking(thought)) {
     const won = told ? said(told.before, told.best) : undefined
     return (
-      <span className="small" style={{ display: 'flex', gap: 6, alignItems: 'center' }} aria-live="polite">
+      <span className={`small ${layout.row}`} aria-live="polite">
         {told
           ? `thinking, ${Math.round(told.seconds)} of ${thought.seconds} s: ${won ?? 'nothing better yet'}`
           : 'thinking: waiting for its turn'}

@@ -4,6 +4,8 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 /** The draft against what people were told, by person or by car; publish it, or drop what is only about the plan. */
 export function WhatMoved({ account, onClose }: { account: Schemas['Account']; onClose: () => void }) {
@@ -24,7 +26,7 @@ export function WhatMoved({ account, onClose }: { account: Schemas['Account']; o
   return (
     <Modal opened onClose={onClose} title="What moved since people were told" size="lg">
       {draft.thawed.length > 0 && (
-        <div className="panel" style={{ borderColor: 'var(--hot)', marginBottom: 10 }}>
+        <div className={`panel ${css.moved}`}>
           <span className="strong hot">Frozen, but it could not stay:</span>
           {draft.thawed.map((line) => (
             <div key={line}>{line}</div>
@@ -40,9 +42,9 @@ export function WhatMoved({ account, onClose }: { account: Schemas['Account']; o
         ]}
       />
       {groups.map((group) => (
-        <section key={group.name} style={{ marginTop: 10 }}>
-          <h3 style={{ margin: 0, fontSize: 15 }}>{group.name}</h3>
-          <ul style={{ margin: '2px 0 0', paddingLeft: 18 }}>
+        <section key={group.name} className={layout.belowTight}>
+          <h3 className={css.head}>{group.name}</h3>
+          <ul className={css.list}>
             {group.said.map((line) => (
               <li key={line}>{line}</li>
             ))}
@@ -53,14 +55,14 @@ export function WhatMoved({ account, onClose }: { account: Schemas['Account']; o
       {moved.isError && <p className="hot">{moved.error.message}</p>}
       {moved.data && groups.length === 0 && <p className="soft">Nothing. People work to this plan.</p>}
       {account.role === 'MANAGER' && (
-        <div style={{ display: 'flex', gap: 8, marginTop: 16 }}>
+        <div className={css.buttons}>
           <Button loading={busy} disabled={draft.moved === 0} onClick={() => done('/api/plan/publish')}>
             Publish
           </Button>
           <Button variant="default" loading={busy} onClick={() => done('/api/plan/discard')}>
             Drop the draft
           </Button>
-          <span className="soft small" style={{ alignSelf: 'center' }}>
+          <span className={`soft small ${layout.middle}`}>
             Dropping takes back pins and moves that were tried; what happened in the shop stays.
           </span>
         </div>

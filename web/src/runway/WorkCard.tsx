@@ -6,6 +6,8 @@ import { PaperTag } from '../domain/PaperTag'
 import { Pins } from '../domain/Pins'
 import { duration } from '../format/margin'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './runway.module.css'
 
 interface Props {
   work: Work
@@ -18,31 +20,16 @@ export function WorkCard({ work, account, onClose }: Props) {
   const { board, car, person, station } = useBoard()
   const p = work.placed
   return (
-    <div
-      className="panel"
-      role="dialog"
-      aria-label={work.name}
-      style={{
-        position: 'absolute',
-        left: 190,
-        top: 44,
-        width: 380,
-        borderColor: 'var(--ink)',
-        borderWidth: 2,
-        zIndex: 6,
-      }}
-    >
-      <button className="link" style={{ float: 'right' }} onClick={onClose}>
+    <div className={`panel ${css.card}`} role="dialog" aria-label={work.name}>
+      <button className={`link ${layout.aside}`} onClick={onClose}>
         close
       </button>
-      <div className="strong" style={{ fontSize: 17 }}>
-        {work.name}
-      </div>
+      <div className={`strong ${css.cardTitle}`}>{work.name}</div>
       <div className="soft small">
         {car.get(work.buildId)?.number} {car.get(work.buildId)?.name}
       </div>
       {p && (
-        <p style={{ margin: '6px 0' }}>
+        <p className={css.paragraph}>
           {when(p.start, board.now, board.zone)} to {when(p.end, board.now, board.zone)}
           {work.job && `, ${duration(work.job.remainingMinutes)}`}
           {p.crew.length > 0 && `, ${p.crew.map((c) => person.get(c)?.name).join(' and ')}`}
@@ -52,7 +39,7 @@ export function WorkCard({ work, account, onClose }: Props) {
       )}
       {p?.slotMissed && <p className="hot">The booked slot cannot be met; it is planned in the queue.</p>}
       {p && (
-        <p style={{ margin: '6px 0' }}>
+        <p className={css.paragraph}>
           {p.tag && <PaperTag tag={p.tag} />} No sooner: {p.said}.
         </p>
       )}

@@ -15,8 +15,8 @@ const BOARD = boardWith({
     { id: 'c61', buildId: 'b61', due: '2026-12-01T08:00:00Z' },
   ],
   parts: [
-    { id: 'p1', buildId: 'b61', state: 'ORDERED', arrivalLikely: '2026-11-28T08:00:00Z' },
-    { id: 'p2', buildId: 'b61', state: 'ACCEPTED', arrivalLikely: '2026-11-20T08:00:00Z' },
+    { id: 'p1', buildId: 'b61', state: 'ORDERED', here: false, arrivalLikely: '2026-11-28T08:00:00Z' },
+    { id: 'p2', buildId: 'b61', state: 'ACCEPTED', here: true, arrivalLikely: '2026-11-20T08:00:00Z' },
     { id: 'p3', buildId: 'b61', state: 'WANTED' },
   ],
 })

@@ -1,4 +1,4 @@
-import { type Board, type Car, type Commitment, isHere, type Part, type Work } from '../api/board'
+import { type Board, type Car, type Commitment, type Part, type Work } from '../api/board'
 
 /** One car with its open work, its dates ahead and the parts that are to come. */
 export interface LaneOf {
@@ -16,7 +16,7 @@ export function lanesOf(board: Board): LaneOf[] {
       car,
       works: board.works.filter((w) => w.buildId === car.id && w.placed),
       dates: board.commitments.filter((c) => c.buildId === car.id),
-      coming: board.parts.filter((p) => p.buildId === car.id && p.arrivalLikely && !isHere(p.state)),
+      coming: board.parts.filter((p) => p.buildId === car.id && p.arrivalLikely && !p.here),
       now: board.now,
     }))
     .sort((a, b) => (a.dates[0]?.due ?? '9').localeCompare(b.dates[0]?.due ?? '9'))

@@ -4,6 +4,8 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './shop.module.css'
 
 /** Private links to calendars of what was published, for a person, a station or a car. */
 export function Calendars() {
@@ -25,7 +27,7 @@ export function Calendars() {
     called(car.get(feed.subject)) ??
     'gone'
   return (
-    <section aria-label="Calendar links" style={{ marginTop: 20 }}>
+    <section aria-label="Calendar links" className={css.section}>
       <p>
         A calendar link shows what was published to whoever has it, in any calendar program, until it is
         revoked.
@@ -52,12 +54,12 @@ export function Calendars() {
           Make a link
         </Button>
       </Group>
-      <table className="plain" style={{ marginTop: 8 }}>
+      <table className={`plain ${layout.belowTight}`}>
         <tbody>
           {(feeds.data ?? []).map((feed) => (
             <tr key={feed.token}>
               <td className="strong">{name(feed)}</td>
-              <td style={{ wordBreak: 'break-all' }}>
+              <td className={css.address}>
                 <a href={`/feeds/${feed.token}.ics`}>{`${window.location.origin}/feeds/${feed.token}.ics`}</a>
               </td>
               <td>

@@ -4,6 +4,7 @@ import { useBoard } from '../api/board'
 import { type Problem, upload } from '../api/client'
 import { useSend } from '../api/send'
 import { Calendars } from './Calendars'
+import css from './shop.module.css'
 
 /** The shop as a snapshot: out as a file, in from one where the shop is empty. */
 export function Exchange({ changes }: { changes: boolean }) {
@@ -29,7 +30,7 @@ export function Exchange({ changes }: { changes: boolean }) {
     if (done) setFile(null)
   }
   return (
-    <div style={{ maxWidth: 620 }}>
+    <div className={css.form}>
       <p>
         A snapshot is all that the planner plans with, as JSON. It can be kept, attached to a report, or
         planned again with <code>./galecrest bench plan FILE</code>.

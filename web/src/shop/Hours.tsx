@@ -1,4 +1,5 @@
 import { ActionIcon, Button, Group, Select, TextInput } from '@mantine/core'
+import css from './shop.module.css'
 
 export interface HoursRow {
   day: number
@@ -28,7 +29,7 @@ export function Hours({ field, hours, errors, onChange }: Props) {
             <Select
               aria-label="Day"
               size="xs"
-              style={{ width: 130 }}
+              className={css.level}
               allowDeselect={false}
               data={DAYS.map((label, d) => ({ value: String(d + 1), label }))}
               value={String(h.day)}

@@ -1,5 +1,6 @@
 import { ActionIcon, Button, Group, NumberInput, TextInput } from '@mantine/core'
 import { MomentField } from '../ui/MomentField'
+import layout from '../ui/layout.module.css'
 
 export interface OfferRow {
   what: string
@@ -39,7 +40,7 @@ export function Offers({
           <Group gap={4} mt={4} wrap="nowrap">
             <TextInput
               size="xs"
-              style={{ flex: 1 }}
+              className={layout.stretch}
               aria-label="What it offers"
               value={o.what}
               onChange={(e) => put(i, { what: e.currentTarget.value })}
@@ -119,14 +120,9 @@ export function Times({
               size="xs"
               aria-label="Offered from"
               value={t.from}
-              onChange={(e) => put(i, { from: e.currentTarget.value })}
+              onChange={(from) => put(i, { from })}
             />
-            <MomentField
-              size="xs"
-              aria-label="Offered to"
-              value={t.to}
-              onChange={(e) => put(i, { to: e.currentTarget.value })}
-            />
+            <MomentField size="xs" aria-label="Offered to" value={t.to} onChange={(to) => put(i, { to })} />
             <TextInput
               size="xs"
               w={90}

@@ -8,6 +8,8 @@ import { atFields, useSend } from '../api/send'
 import { day, dayKey } from '../format/time'
 import { word } from '../format/words'
 import { Hours, hoursOf, saidHours } from './Hours'
+import layout from '../ui/layout.module.css'
+import css from './shop.module.css'
 
 /** The people: what they can do, when they are in, who is away. */
 export function People({ changes }: { changes: boolean }) {
@@ -42,7 +44,7 @@ export function People({ changes }: { changes: boolean }) {
               </td>
               <td>
                 {p.skills.map((s) => (
-                  <span key={s.skill} style={{ marginRight: 10, whiteSpace: 'nowrap' }}>
+                  <span key={s.skill} className={css.skill}>
                     <span className={s.level === 'LEAD' ? 'strong' : s.level === 'LEARNER' ? 'soft' : ''}>
                       {s.skill}
                     </span>{' '}
@@ -153,12 +155,10 @@ function PersonForm({
   return (
     <Drawer opened onClose={onClose} position="right" size={440} title={person?.name ?? 'Somebody new'}>
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+        <fieldset disabled={!changes} className={layout.bare}>
           <TextInput label="Name" {...form.getInputProps('name')} />
           <NumberInput label="Cost per hour" mt={8} decimalScale={2} {...form.getInputProps('costPerHour')} />
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Can
-          </div>
+          <div className={`small strong ${layout.below}`}>Can</div>
           {form.values.skills.map((s, i) => (
             <Group key={i} gap={6} mt={4} wrap="nowrap">
               <TextInput
@@ -197,9 +197,7 @@ function PersonForm({
           >
             One more skill
           </Button>
-          <div className="small strong" style={{ marginTop: 12 }}>
-            In
-          </div>
+          <div className={`small strong ${layout.below}`}>In</div>
           <Hours
             field="shifts"
             hours={form.values.shifts}

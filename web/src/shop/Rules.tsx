@@ -3,6 +3,8 @@ import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
+import css from './shop.module.css'
 
 const TIES = [
   {
@@ -38,8 +40,8 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
       (problem) => atFields(problem, form.setFieldError),
     )
   return (
-    <form onSubmit={form.onSubmit(save)} style={{ maxWidth: 620 }}>
-      <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+    <form onSubmit={form.onSubmit(save)} className={css.form}>
+      <fieldset disabled={!changes} className={layout.bare}>
         <TextInput label="Name of the shop" {...form.getInputProps('name')} />
         <TextInput
           label="Time zone"

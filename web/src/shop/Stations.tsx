@@ -6,6 +6,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { dayKey } from '../format/time'
 import { Closures, saidClosures } from './Closures'
+import layout from '../ui/layout.module.css'
 
 /** The places where work happens; those of one kind are interchangeable. */
 export function Stations({ changes }: { changes: boolean }) {
@@ -13,7 +14,7 @@ export function Stations({ changes }: { changes: boolean }) {
   const [editing, setEditing] = useState<Station | 'new'>()
   return (
     <>
-      <table className="plain" style={{ maxWidth: 760 }}>
+      <table className={`plain ${layout.measure}`}>
         <thead>
           <tr>
             <th>Station</th>
@@ -88,7 +89,7 @@ function StationForm({
   return (
     <Drawer opened onClose={onClose} position="right" size={440} title={station?.name ?? 'A new station'}>
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+        <fieldset disabled={!changes} className={layout.bare}>
           <TextInput label="Name" {...form.getInputProps('name')} />
           <TextInput label="Kind" mt={8} list="kinds" {...form.getInputProps('kind')} />
           <datalist id="kinds">
@@ -96,9 +97,7 @@ function StationForm({
               <option key={k} value={k} />
             ))}
           </datalist>
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Shut
-          </div>
+          <div className={`small strong ${layout.below}`}>Shut</div>
           <Closures
             closures={form.values.closures}
             errors={form.errors}

@@ -9,6 +9,8 @@ import { keptWord } from '../format/words'
 import { Closures, saidClosures } from './Closures'
 import { type OfferRow, Offers, type TimeRow, Times } from './Offers'
 import { Hours, hoursOf, saidHours } from './Hours'
+import layout from '../ui/layout.module.css'
+import css from './shop.module.css'
 
 /** The outside firms, with their hours. */
 export function Vendors({ changes }: { changes: boolean }) {
@@ -16,7 +18,7 @@ export function Vendors({ changes }: { changes: boolean }) {
   const [editing, setEditing] = useState<Vendor | 'new'>()
   return (
     <>
-      <table className="plain" style={{ maxWidth: 900 }}>
+      <table className={`plain ${css.wide}`}>
         <thead>
           <tr>
             <th>Vendor</th>
@@ -127,40 +129,32 @@ function VendorForm({
   return (
     <Drawer opened onClose={onClose} position="right" size={560} title={vendor?.name ?? 'A new vendor'}>
       <form onSubmit={form.onSubmit((v) => void save(v))}>
-        <fieldset disabled={!changes} style={{ border: 'none', padding: 0, margin: 0 }}>
+        <fieldset disabled={!changes} className={layout.bare}>
           <TextInput label="Name" {...form.getInputProps('name')} />
           <TextInput label="Trade" mt={8} {...form.getInputProps('trade')} />
           <TextInput label="Telephone" mt={8} {...form.getInputProps('phone')} />
           <TextInput label="Mail" mt={8} {...form.getInputProps('email')} />
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Open
-          </div>
+          <div className={`small strong ${layout.below}`}>Open</div>
           <Hours
             field="hours"
             hours={form.values.hours}
             errors={form.errors}
             onChange={(h) => form.setFieldValue('hours', h)}
           />
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Shut
-          </div>
+          <div className={`small strong ${layout.below}`}>Shut</div>
           <Closures
             closures={form.values.closures}
             errors={form.errors}
             today={dayKey(board.now, board.zone)}
             onChange={(c) => form.setFieldValue('closures', c)}
           />
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Price list
-          </div>
+          <div className={`small strong ${layout.below}`}>Price list</div>
           <Offers
             offers={form.values.offers}
             errors={form.errors}
             onChange={(o) => form.setFieldValue('offers', o)}
           />
-          <div className="small strong" style={{ marginTop: 12 }}>
-            Times it offers
-          </div>
+          <div className={`small strong ${layout.below}`}>Times it offers</div>
           <Times
             times={form.values.times}
             errors={form.errors}

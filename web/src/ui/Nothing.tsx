@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import css from './ui.module.css'
 
 interface Props {
   title: string
@@ -9,10 +10,8 @@ interface Props {
 /** What is shown where there is nothing to show: what it means and what to do. */
 export function Nothing({ title, text, children }: Props) {
   return (
-    <div style={{ padding: '40px 20px', textAlign: 'center' }} role="status">
-      <div className="strong" style={{ fontSize: 18 }}>
-        {title}
-      </div>
+    <div className={css.empty} role="status">
+      <div className={`strong ${css.headline}`}>{title}</div>
       {text && <p className="soft">{text}</p>}
       {children}
     </div>

@@ -1,5 +1,6 @@
 import { useBoard } from '../api/board'
 import { dayKey, when } from '../format/time'
+import css from './walkround.module.css'
 
 const MOST = 4
 
@@ -17,16 +18,11 @@ export function Benches({ onPick }: { onPick: (car: string) => void }) {
     .sort((a, b) => a.placed!.start.localeCompare(b.placed!.start))
     .slice(0, MOST)
   return (
-    <div style={{ border: '1.5px dashed var(--muted)', padding: '6px 9px', minWidth: 0 }} className="small">
+    <div className={`small ${css.bench}`}>
       <span className="soft">Benches</span>
       {works.length === 0 && <div className="soft">nothing today</div>}
       {works.map((w) => (
-        <button
-          key={w.id}
-          className="link"
-          onClick={() => onPick(w.buildId)}
-          style={{ display: 'block', minHeight: 24, marginTop: 4, lineHeight: 1.25, textDecoration: 'none' }}
-        >
+        <button key={w.id} className={`link ${css.work}`} onClick={() => onPick(w.buildId)}>
           <b>{car.get(w.buildId)?.number || car.get(w.buildId)?.name}</b> {w.name}
           <span className={w.status === 'STARTED' ? 'quiet' : 'soft'}>
             {' '}

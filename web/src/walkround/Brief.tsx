@@ -3,6 +3,7 @@ import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
 import { margin } from '../format/margin'
 import { when } from '../format/time'
+import css from './walkround.module.css'
 
 /** What to know before the walk: since yesterday, arriving, out, to ring, the one car to worry about. */
 export function Brief({ onPick }: { onPick: (car: string) => void }) {
@@ -13,11 +14,7 @@ export function Brief({ onPick }: { onPick: (car: string) => void }) {
   const date = board.commitments.find((c) => c.buildId === brief.worryCar && c.name === brief.worry)
   const late = date !== undefined && (date.marginMinutes ?? -1) < 0
   return (
-    <div
-      style={{ display: 'grid', gridTemplateColumns: 'auto 1fr 1fr 1.6fr 1fr', gap: 8, marginBottom: 12 }}
-      aria-label="Brief"
-      role="group"
-    >
+    <div className={css.brief} aria-label="Brief" role="group">
       <Cell label="Since yesterday noon">
         {brief.doneSinceYesterday} {brief.doneSinceYesterday === 1 ? 'job' : 'jobs'} done
       </Cell>
@@ -61,15 +58,9 @@ export function Brief({ onPick }: { onPick: (car: string) => void }) {
 
 function Cell({ label, children }: { label: string; children: React.ReactNode }) {
   return (
-    <div
-      style={{ background: 'var(--card)', border: '1px solid var(--line)', padding: '5px 10px', minWidth: 0 }}
-    >
-      <div className="soft" style={{ fontSize: 11.5 }}>
-        {label}
-      </div>
-      <div className="strong" style={{ fontSize: 13.5, lineHeight: 1.3 }}>
-        {children}
-      </div>
+    <div className={css.figure}>
+      <div className={`soft ${css.caption}`}>{label}</div>
+      <div className={`strong ${css.value}`}>{children}</div>
     </div>
   )
 }

@@ -3,6 +3,7 @@ import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import layout from '../ui/layout.module.css'
 
 /** The line that takes down a job, a hold, a finding, or what was fitted for now. */
 export function Capture({ car }: { car: string }) {
@@ -25,7 +26,7 @@ export function Capture({ car }: { car: string }) {
   }
   return (
     <form
-      style={{ marginTop: 12 }}
+      className={layout.below}
       onSubmit={(e) => {
         e.preventDefault()
         void capture()

@@ -11,6 +11,8 @@ import { duration } from '../format/margin'
 import { away, dayKey, when } from '../format/time'
 import { word } from '../format/words'
 import { Capture } from './Capture'
+import layout from '../ui/layout.module.css'
+import css from './walkround.module.css'
 
 interface Props {
   car: Car
@@ -35,24 +37,20 @@ export function CarSheet({ car, account }: Props) {
   )
   const changes = account.role !== 'HAND'
   return (
-    <aside className="panel" style={{ borderColor: 'var(--ink)', borderWidth: 2.5 }} aria-label="Car sheet">
-      <div style={{ display: 'flex', gap: 12, alignItems: 'start' }}>
-        <span className="number" style={{ fontSize: 40 }}>
-          {car.number || '—'}
-        </span>
+    <aside className={`panel ${css.sheet}`} aria-label="Car sheet">
+      <div className={css.head}>
+        <span className={`number ${css.bigNumber}`}>{car.number || '—'}</span>
         <div>
-          <div className="strong" style={{ fontSize: 19 }}>
-            {car.name}
-          </div>
+          <div className={`strong ${css.title}`}>{car.name}</div>
           <div className="soft small">
             {car.customer}
             {date && ` · ${date.name}, ${when(date.due, now, zone)}, ${away(date.due, now, zone)}`}
           </div>
         </div>
       </div>
-      <div style={{ margin: '8px 0' }}>
+      <div className={css.section}>
         {date ? (
-          <span style={{ display: 'flex', flexWrap: 'wrap', columnGap: 18, alignItems: 'center' }}>
+          <span className={css.states}>
             <MarginMark minutes={date.marginMinutes} size="large" />
             {odds && (
               <Link to={`/runway?date=${date.id}`} title="What drives it, and what would help">
@@ -122,10 +120,10 @@ export function CarSheet({ car, account }: Props) {
         </Line>
       )}
       <Capture car={car.id} />
-      <div className="small" style={{ display: 'flex', gap: 14, marginTop: 8 }}>
+      <div className={`small ${css.margins}`}>
         <Link to={`/build/${car.id}`}>Open the build</Link>
         <Link to={`/runway?car=${car.id}`}>See it on the runway</Link>
-        <span className="soft" style={{ marginLeft: 'auto' }}>
+        <span className={`soft ${layout.push}`}>
           {car.done} of {car.total} done
         </span>
       </div>
@@ -151,13 +149,9 @@ function MadeGood({ id }: { id: string }) {
 
 function Line({ label, children }: { label: string; children: React.ReactNode }) {
   return (
-    <div style={{ marginTop: 7 }}>
-      <div className="soft" style={{ fontSize: 11.5 }}>
-        {label}
-      </div>
-      <div className="strong" style={{ fontSize: 14, lineHeight: 1.35 }}>
-        {children}
-      </div>
+    <div className={css.gates}>
+      <div className={`soft ${css.caption}`}>{label}</div>
+      <div className={`strong ${css.because}`}>{children}</div>
     </div>
   )
 }

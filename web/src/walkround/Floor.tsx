@@ -3,6 +3,7 @@ import { useBoard } from '../api/board'
 import { Benches } from './Benches'
 import { places } from './order'
 import { Stand } from './Stand'
+import css from './walkround.module.css'
 
 interface Props {
   picked: string
@@ -17,19 +18,7 @@ export function Floor({ picked, onPick }: Props) {
   const { inside, waiting, away } = useMemo(() => places(board), [board])
   return (
     <section aria-label="Floor">
-      <div
-        style={{
-          border: '2.5px solid var(--ink)',
-          padding: 8,
-          display: 'grid',
-          gridTemplateColumns: COLUMNS,
-          gap: 8,
-          backgroundColor: 'var(--paper)',
-          backgroundImage:
-            'linear-gradient(var(--grid) 1px, transparent 1px), linear-gradient(90deg, var(--grid) 1px, transparent 1px)',
-          backgroundSize: '16px 16px',
-        }}
-      >
+      <div className={css.floor} style={{ gridTemplateColumns: COLUMNS }}>
         {board.stations.map((station) => {
           const car = inside.get(station.id)
           return car ? (
@@ -44,8 +33,8 @@ export function Floor({ picked, onPick }: Props) {
           ) : (
             <div
               key={station.id}
-              style={{ border: '1.5px dashed var(--line)', padding: '6px 9px' }}
-              className="soft small"
+
+              className={`soft small ${css.free}`}
             >
               {station.name}
               <div>free</div>
@@ -55,13 +44,13 @@ export function Floor({ picked, onPick }: Props) {
         <Benches onPick={onPick} />
       </div>
       {waiting.length > 0 && <h2 className="soft small plain-head">Waiting outside</h2>}
-      <div style={{ display: 'grid', gridTemplateColumns: COLUMNS, gap: 8 }}>
+      <div className={css.zone} style={{ gridTemplateColumns: COLUMNS }}>
         {waiting.map((car) => (
           <Stand key={car.id} at="" car={car} on={car.id === picked} onPick={onPick} />
         ))}
       </div>
       {away.length > 0 && <h2 className="soft small plain-head">Beyond the wall</h2>}
-      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(280px, 1fr))', gap: 8 }}>
+      <div className={css.outside}>
         {away.map((car) => (
           <Stand key={car.id} at="" car={car} on={car.id === picked} onPick={onPick} />
         ))}

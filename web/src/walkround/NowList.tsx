@@ -5,6 +5,8 @@ import { useBoard } from '../api/board'
 import { Nothing } from '../ui/Nothing'
 import { duration } from '../format/margin'
 import { day } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './walkround.module.css'
 
 /** So many jobs are told for each person, and so many holds; the rest on request. */
 const SOME = 4
@@ -28,25 +30,16 @@ export function NowList() {
     )
   }
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: 'minmax(0, 1.1fr) minmax(0, 1fr)',
-        gap: 20,
-        alignItems: 'start',
-      }}
-    >
-      <section aria-label="Can be worked on now" style={{ display: 'grid', gap: 10 }}>
+    <div className={css.columns}>
+      <section aria-label="Can be worked on now" className={css.column}>
         {ready.map((p) => {
           const who = person.get(p.personId)
           const shown = all === p.personId ? p.works : p.works.slice(0, SOME)
           return (
             <div key={p.personId} className="panel">
-              <h2 style={{ marginBottom: 4 }}>
+              <h2 className={css.listTitle}>
                 {who?.name}{' '}
-                <span className="soft small" style={{ fontWeight: 400 }}>
-                  {who?.inNow ? '' : 'not in now'}
-                </span>
+                <span className={`soft small ${css.plain}`}>{who?.inNow ? '' : 'not in now'}</span>
               </h2>
               {p.works.length === 0 && (
                 <div className="soft small">Nothing can be worked on; see what holds the rest.</div>
@@ -54,17 +47,13 @@ export function NowList() {
               {shown.map((r) => {
                 const w = work.get(r.workId)
                 return (
-                  <div
-                    key={r.workId}
-                    className={r.own ? '' : 'soft'}
-                    style={{ display: 'flex', justifyContent: 'space-between', gap: 10, padding: '2px 0' }}
-                  >
+                  <div key={r.workId} className={`${r.own ? '' : 'soft'} ${css.move}`}>
                     <span>
                       {r.own ? '' : 'could also: '}
                       {name(r.workId)}
                       {w?.status === 'STARTED' && <span className="quiet"> going on</span>}
                     </span>
-                    <span className="small" style={{ whiteSpace: 'nowrap' }}>
+                    <span className={`small ${layout.nowrap}`}>
                       {duration(w?.job?.remainingMinutes ?? w?.job?.likelyMinutes ?? 0)}
                       {latest.get(r.workId) && `, wanted by ${day(latest.get(r.workId)!, board.zone)}`}
                     </span>

@@ -5,6 +5,8 @@ import { MarginMark } from '../domain/MarginMark'
 import { OddsMark } from '../domain/OddsMark'
 import { PaperTag } from '../domain/PaperTag'
 import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './walkround.module.css'
 
 interface Props {
   at: string
@@ -37,29 +39,21 @@ export function Stand({ at, car, on, large, onPick }: Props) {
         <>
           <span className="stand-head">
             <span className="soft small">{at}</span>
-            <span className="number" style={{ fontSize: 26 }}>
-              {car.number || '—'}
-            </span>
+            <span className={`number ${css.number}`}>{car.number || '—'}</span>
           </span>
-          <span style={{ textAlign: 'center', lineHeight: 0, marginTop: -8 }}>
+          <span className={css.outline}>
             <CarOutline body={car.body} busy={busy} width={116} />
           </span>
-          <span className="strong" style={{ fontSize: 15.5, fontStretch: '90%' }}>
-            {car.name}
-          </span>
+          <span className={`strong ${css.wideName}`}>{car.name}</span>
         </>
       ) : (
-        <span className="stand-head" style={{ alignItems: 'baseline' }}>
-          <span className="strong" style={{ fontSize: 14.5, fontStretch: '88%' }}>
-            {car.name}
-          </span>
-          <span className="number" style={{ fontSize: 20 }}>
-            {car.number || '—'}
-          </span>
+        <span className={`stand-head ${layout.baseline}`}>
+          <span className={`strong ${css.name}`}>{car.name}</span>
+          <span className={`number ${css.smallNumber}`}>{car.number || '—'}</span>
         </span>
       )}
       {date ? (
-        <span style={{ display: 'flex', justifyContent: 'space-between', columnGap: 8 }}>
+        <span className={css.numbers}>
           <MarginMark minutes={date.marginMinutes} size="narrow" />
           {chance !== undefined && <OddsMark chance={chance} size="narrow" />}
         </span>

@@ -11,6 +11,8 @@ import { CarSheet } from './CarSheet'
 import { Floor } from './Floor'
 import { NowList } from './NowList'
 import { walkOrder } from './order'
+import layout from '../ui/layout.module.css'
+import css from './walkround.module.css'
 
 /** The walk: the floor with the cars where they stand, and the sheet of the car at hand. */
 export function Walkround({ account }: { account: Schemas['Account'] }) {
@@ -44,8 +46,8 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
         {account.role !== 'HAND' && (
           <SegmentedControl
             size="xs"
-            style={{ marginLeft: 'auto' }}
-            className="no-print"
+
+            className={`no-print ${layout.push}`}
             value={view}
             onChange={(v) => setSearch(v === 'now' ? { view: v } : {}, { replace: true })}
             data={[
@@ -59,14 +61,7 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
       {view === 'now' ? (
         <NowList />
       ) : picked ? (
-        <div
-          style={{
-            display: 'grid',
-            gridTemplateColumns: 'minmax(0, 1fr) 360px',
-            gap: 14,
-            alignItems: 'start',
-          }}
-        >
+        <div className={css.page}>
           <Floor picked={picked.id} onPick={pick} />
           <CarSheet key={picked.id} car={picked} account={account} />
         </div>

@@ -14,6 +14,7 @@ import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.server.Galecrest;
 import galecrest.server.json.CoreJson;
+import galecrest.server.snapshot.SnapshotFile;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
@@ -60,7 +61,9 @@ final class DemoReplan {
         send("GET", "/api/me", null);
         send("POST", "/api/login", "{\"username\":\"mara\",\"password\":\"brackwater\"}");
         send("GET", "/api/me", null);
-        ShopSnapshot shop = CoreJson.mapper().readValue(send("GET", "/api/snapshot", null), ShopSnapshot.class);
+        ObjectMapper json = CoreJson.mapper();
+        ShopSnapshot shop = SnapshotFile.read(json, json.readTree(send("GET", "/api/snapshot", null)))
+                .shop();
         List<String> rows = new ArrayList<>();
         Times inProcess = inProcess(shop);
         rows.add(inProcess.row("replan after one edit, in process"));

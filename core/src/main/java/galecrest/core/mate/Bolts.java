@@ -29,7 +29,7 @@ public final class Bolts {
         }
 
         /** As it stands on the head. */
-        public String said() {
+        public String label() {
             return said;
         }
 

@@ -9,7 +9,7 @@ public sealed interface End {
         MALE,
         FEMALE;
 
-        String said() {
+        String label() {
             return this == MALE ? "male" : "female";
         }
     }

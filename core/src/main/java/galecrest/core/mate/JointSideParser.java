@@ -31,7 +31,7 @@ public final class JointSideParser {
         private static final long serialVersionUID = 1;
 
         Unreadable(MateKind kind, String text, String hint) {
-            super("\"" + text + "\" is not read as a " + kind.said() + ": " + hint + " For instance: " + kind.example()
+            super("\"" + text + "\" is not read as a " + kind.label() + ": " + hint + " For instance: " + kind.example()
                     + ".");
         }
     }

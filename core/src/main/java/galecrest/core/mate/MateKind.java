@@ -34,7 +34,7 @@ public enum MateKind {
         this.question = question;
     }
 
-    public String said() {
+    public String label() {
         return said;
     }
 

@@ -28,7 +28,7 @@ public final class Mates {
         End a = there.get();
         End b = comes.get();
         if (a.kind() != kind || b.kind() != kind) {
-            throw new IllegalArgumentException("Both sides of a " + kind.said() + " must be one.");
+            throw new IllegalArgumentException("Both sides of a " + kind.label() + " must be one.");
         }
         return switch (kind) {
             case THREAD -> threads((End.Threaded) a, (End.Threaded) b);
@@ -60,7 +60,7 @@ public final class Mates {
             return fittings
                     ? new Verdict.NeedsAdapter(other(a) + " to " + other(b))
                     : new Verdict.DoesNotFit(
-                            "both are " + a.sex().said() + " " + a.size().name());
+                            "both are " + a.sex().label() + " " + a.size().name());
         }
         return new Verdict.Fits(a.size().name()
                 + (fittings && a.seat() == Seat.NONE != (b.seat() == Seat.NONE)
@@ -73,7 +73,7 @@ public final class Mates {
                 + (end.seat() == Seat.FLARE_37
                         ? Threads.dashOf(end.size()).map(d -> " (−" + d + ")").orElse("")
                         : "")
-                + " " + end.sex().said();
+                + " " + end.sex().label();
     }
 
     /** The end that an adapter must have to meet this one. */
@@ -110,7 +110,7 @@ public final class Mates {
                     "same teeth, the diameters differ by " + Lengths.say(Math.abs(a.outside() - b.outside())));
         }
         return a.sex() == b.sex()
-                ? new Verdict.DoesNotFit("both are " + a.sex().said())
+                ? new Verdict.DoesNotFit("both are " + a.sex().label())
                 : new Verdict.Fits(a.teeth() + " teeth on " + Lengths.say(a.outside()));
     }
 

@@ -3,19 +3,19 @@ package galecrest.core.mate;
 /** What comes of two sides of a joint. */
 public sealed interface Verdict {
     /** The verdict and why, in words. */
-    String said();
+    String sentence();
 
     /** Whether what has this joint may be ordered without a second thought. */
     default boolean clear() {
         return this instanceof Fits;
     }
 
-    record Fits(String said) implements Verdict {}
+    record Fits(String sentence) implements Verdict {}
 
     /** @param adapter what goes between */
     record NeedsAdapter(String adapter) implements Verdict {
         @Override
-        public String said() {
+        public String sentence() {
             return "Needs an adapter: " + adapter + ".";
         }
     }
@@ -23,7 +23,7 @@ public sealed interface Verdict {
     /** @param why by how much */
     record DoesNotFit(String why) implements Verdict {
         @Override
-        public String said() {
+        public String sentence() {
             return "Does not fit: " + why + ".";
         }
     }
@@ -31,7 +31,7 @@ public sealed interface Verdict {
     /** @param question what to ask before ordering */
     record Unknown(String question) implements Verdict {
         @Override
-        public String said() {
+        public String sentence() {
             return "Unknown, ask before ordering: " + question;
         }
     }

@@ -68,7 +68,7 @@ public enum PartState {
                 };
         return from.contains(this)
                 ? Optional.empty()
-                : Optional.of("A part that is " + said() + " cannot be " + to.said() + " next" + hint(to) + ".");
+                : Optional.of("A part that is " + label() + " cannot be " + to.label() + " next" + hint(to) + ".");
     }
 
     private boolean after(PartState other) {
@@ -85,7 +85,7 @@ public enum PartState {
     }
 
     /** In the shop's words. */
-    public String said() {
+    public String label() {
         return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

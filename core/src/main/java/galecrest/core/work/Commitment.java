@@ -48,7 +48,7 @@ public record Commitment(
     }
 
     /** Whether this work is wanted by the commitment's date but can follow. */
-    public boolean wants(Work work) {
+    public boolean desires(Work work) {
         return works.isEmpty()
                 && work.build().equals(build)
                 && !work.essential()

@@ -93,7 +93,7 @@ class ScoreAgainTest {
                 } else if (lacking == 0 && !needed.isEmpty()) {
                     eaten += date.weight() * Math.max(0, shop.rules().buffer().hours() - hand);
                 }
-                for (Work work : open(date::wants)) {
+                for (Work work : open(date::desires)) {
                     follow += planned(work) ? Math.max(0, -hoursInHand(ready(work), date)) : NEVER;
                 }
             }

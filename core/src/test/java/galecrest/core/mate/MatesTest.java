@@ -132,7 +132,7 @@ class MatesTest {
             })
     void sidesAreJudged(MateKind kind, String there, String comes, String verdict) {
         Verdict judged = Mates.judge(kind, JointSideParser.read(kind, there), JointSideParser.read(kind, comes));
-        assertThat(judged.getClass().getSimpleName()).as(judged.said()).isEqualTo(verdict);
+        assertThat(judged.getClass().getSimpleName()).as(judged.sentence()).isEqualTo(verdict);
     }
 
     /** ISO 286-2: 25 H7/g6 is 0.007 to 0.041 mm of clearance (H7 +0.021/0, g6 −0.007/−0.020). */
@@ -142,7 +142,7 @@ class MatesTest {
                 MateKind.BORE_AND_SHAFT,
                 JointSideParser.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"),
                 JointSideParser.read(MateKind.BORE_AND_SHAFT, "shaft 24.980..24.993"));
-        assertThat(fit.said()).isEqualTo("clearance 0.007 mm to 0.041 mm");
+        assertThat(fit.sentence()).isEqualTo("clearance 0.007 mm to 0.041 mm");
     }
 
     /**
@@ -162,7 +162,7 @@ class MatesTest {
                 MateKind.BORE_AND_SHAFT,
                 JointSideParser.read(MateKind.BORE_AND_SHAFT, "shaft " + shaft),
                 JointSideParser.read(MateKind.BORE_AND_SHAFT, "bore 25.000..25.021"));
-        assertThat(fit.said()).as("25 H7/%s", letter).isEqualTo(said);
+        assertThat(fit.sentence()).as("25 H7/%s", letter).isEqualTo(said);
     }
 
     @Test
@@ -180,7 +180,7 @@ class MatesTest {
 
     private static String said(MateKind kind, String there, String comes) {
         return Mates.judge(kind, JointSideParser.read(kind, there), JointSideParser.read(kind, comes))
-                .said();
+                .sentence();
     }
 
     /** What one side is to the other, the other is to the one. */
@@ -208,7 +208,7 @@ class MatesTest {
                 MateKind.THREAD,
                 JointSideParser.read(MateKind.THREAD, "-8 AN male"),
                 JointSideParser.read(MateKind.THREAD, "-10 AN female"));
-        assertThat(verdict.said()).isEqualTo("Needs an adapter: 3/4-16 (−8) female to 7/8-14 (−10) male.");
+        assertThat(verdict.sentence()).isEqualTo("Needs an adapter: 3/4-16 (−8) female to 7/8-14 (−10) male.");
     }
 
     @ParameterizedTest

@@ -24,7 +24,6 @@ import org.springframework.stereotype.Service;
 /** Asking for long thinking, following it, stopping it, and trying what a rescue found. */
 @Service
 class ThoughtService {
-    private static final int MOST_SECONDS = 3600;
 
     private final ThoughtRepository queue;
     private final MoveRepository moves;
@@ -65,9 +64,6 @@ class ThoughtService {
 
     @ManagerOnly
     String harder(int seconds) {
-        if (seconds < 1 || seconds > MOST_SECONDS) {
-            throw new ValidationException("seconds", "Between 1 and " + MOST_SECONDS + " seconds.");
-        }
         return queue.ask(Thought.Kind.HARDER, "", journal.last(), seconds, who.name());
     }
 

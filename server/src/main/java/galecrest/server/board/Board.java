@@ -211,6 +211,8 @@ public record Board(
     /**
      * A part line.
      *
+     * @param here whether it is in the shop and accepted
+     * @param toOrder whether it is still to be ordered, or again
      * @param expected when it comes, going by its vendor's record; the arrival is what was promised
      */
     public record PartView(
@@ -218,6 +220,8 @@ public record Board(
             String buildId,
             String name,
             PartState state,
+            boolean here,
+            boolean toOrder,
             @Nullable String vendorId,
             @Nullable BigDecimal price,
             @Nullable Instant arrivalLow,

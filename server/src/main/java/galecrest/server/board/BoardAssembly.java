@@ -120,6 +120,8 @@ final class BoardAssembly {
                             row.buildId(),
                             p.name(),
                             p.state(),
+                            p.state().here(),
+                            p.state().toOrder(),
                             p.vendor().map(v -> v.value()).orElse(null),
                             row.price(),
                             p.arrival().map(a -> a.low()).orElse(null),

@@ -1,7 +1,6 @@
 package galecrest.server.build;
 
 import galecrest.core.build.Gate;
-import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
@@ -10,7 +9,6 @@ import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -31,7 +29,6 @@ public class BuildService {
 
     @ManagerOnly
     void change(String id, BuildRequest form) {
-        ValidationException.throwIfAny(problems(form));
         journal.change("changed the build " + form.name(), () -> {
             builds.name(id).orElseThrow(() -> new NotFoundException("build"));
             if (!builds.update(id, form)) {
@@ -43,7 +40,6 @@ public class BuildService {
     /** Adds a build without work. */
     @ManagerOnly
     public String add(BuildRequest form) {
-        ValidationException.throwIfAny(problems(form));
         String id = NewId.next();
         journal.change("took in " + (form.number() + " " + form.name()).strip(), () -> builds.insert(id, form));
         return id;
@@ -56,30 +52,6 @@ public class BuildService {
             builds.delete(id);
             return "removed the build " + name;
         });
-    }
-
-    /** What is wrong with a build's own fields. */
-    public static List<Problem> problems(BuildRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank() || form.name().length() > 80) {
-            problems.add(new Problem("name", "A build needs a name of 1 to 80 characters."));
-        }
-        if (form.number().length() > 6) {
-            problems.add(new Problem("number", "A number has at most 6 characters."));
-        }
-        if (!(form.weight() > 0 && form.weight() <= 100)) {
-            problems.add(new Problem("weight", "The weight is more than 0 and at most 100."));
-        }
-        int[] limits = {
-            form.limitFront(), form.limitEngineBay(), form.limitCockpit(), form.limitUnderside(), form.limitRear()
-        };
-        for (int limit : limits) {
-            if (limit < 1 || limit > 9) {
-                problems.add(new Problem("limitFront", "Between 1 and 9 people fit in a zone."));
-                break;
-            }
-        }
-        return problems;
     }
 
     @LeadOrManager
@@ -111,17 +83,9 @@ public class BuildService {
     }
 
     private void check(CommitmentRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "A date needs a name, such as the event."));
-        }
         if (form.due().isBefore(clock.instant())) {
-            problems.add(new Problem("due", "The date has passed already; a promise lies ahead."));
+            throw new ValidationException("due", "The date has passed already; a promise lies ahead.");
         }
-        if (!(form.weight() > 0 && form.weight() <= 100)) {
-            problems.add(new Problem("weight", "The weight is more than 0 and at most 100."));
-        }
-        ValidationException.throwIfAny(problems);
     }
 
     @LeadOrManager

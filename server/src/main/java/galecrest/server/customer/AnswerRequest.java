@@ -1,3 +1,14 @@
 package galecrest.server.customer;
 
-record AnswerRequest(boolean accept, String name, String note) {}
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+
+record AnswerRequest(
+        boolean accept,
+
+        @NotBlank(message = NAME) @Size(max = 80, message = NAME)
+        String name,
+
+        String note) {
+    private static final String NAME = "Please write your name, so that the shop knows who answered.";
+}

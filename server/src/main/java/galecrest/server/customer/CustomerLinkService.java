@@ -5,7 +5,6 @@ import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
-import galecrest.server.problem.ValidationException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -18,7 +17,6 @@ import org.springframework.stereotype.Service;
 /** Links for customers: unguessable, with an end, revocable at any time. */
 @Service
 class CustomerLinkService {
-    private static final int MOST_DAYS = 400;
 
     private final CustomerLinkRepository links;
     private final Journal journal;
@@ -40,9 +38,6 @@ class CustomerLinkService {
     @ManagerOnly
     MadeLinkResponse make(String build, CustomerLinkRequest form) {
         String name = links.build(build).orElseThrow(() -> new NotFoundException("build"));
-        if (form.days() < 1 || form.days() > MOST_DAYS) {
-            throw new ValidationException("days", "A link lasts 1 to " + MOST_DAYS + " days.");
-        }
         String token = NewId.secret();
         String id = NewId.next();
         journal.change(

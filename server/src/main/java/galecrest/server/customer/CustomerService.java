@@ -20,7 +20,6 @@ import galecrest.server.pdf.PdfSheet;
 import galecrest.server.photo.PhotoService;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
-import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -180,9 +179,6 @@ class CustomerService {
 
     void answer(String token, String id, AnswerRequest form) {
         CustomerLinkRow link = links.open(token);
-        if (form.name().isBlank() || form.name().length() > 80) {
-            throw new ValidationException("name", "Please write your name, so that the shop knows who answered.");
-        }
         SecurityContext before = SecurityContextHolder.getContext();
         SecurityContext customer = SecurityContextHolder.createEmptyContext();
         customer.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(

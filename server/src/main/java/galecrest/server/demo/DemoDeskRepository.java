@@ -106,15 +106,15 @@ class DemoDeskRepository {
                 .update();
     }
 
-    void mate(String part, String place, String kind, String there, String comes) {
+    void mate(String part, String place, String kind, String carSide, String partSide) {
         db.sql(
-                        "insert into mate select :id, id, :place, :kind, :there, :comes, (select count(*) from mate) from part where name = :part")
+                        "insert into mate select :id, id, :place, :kind, :carSide, :partSide, (select count(*) from mate) from part where name = :part")
                 .param("id", NewId.next())
                 .param("part", part)
                 .param("place", place)
                 .param("kind", kind)
-                .param("there", there)
-                .param("comes", comes)
+                .param("carSide", carSide)
+                .param("partSide", partSide)
                 .update();
     }
 

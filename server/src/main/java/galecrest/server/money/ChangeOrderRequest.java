@@ -1,17 +1,23 @@
 package galecrest.server.money;
 
 import galecrest.core.build.Gate;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /** A change that the customer might want: hours of a skill before a gate, parts from a day on, outside work. */
 record ChangeOrderRequest(
+        @NotBlank(message = TITLE) @Size(max = 100, message = TITLE)
         String title,
+
         String note,
         BigDecimal hours,
-        String skill,
+        @NotBlank(message = "Who does it: which skill?") String skill,
         Gate gate,
         BigDecimal parts,
         @Nullable Instant partsAt,
-        BigDecimal outwork) {}
+        BigDecimal outwork) {
+    private static final String TITLE = "What is changed, in up to 100 characters.";
+}

@@ -108,26 +108,17 @@ public class ChangeOrderService {
 
     private static void check(ChangeOrderRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.title().isBlank() || form.title().length() > 100) {
-            problems.add(new Problem("title", "What is changed, in up to 100 characters."));
-        }
         MoneyService.hours("hours", form.hours(), problems);
         if (form.hours().compareTo(BigDecimal.valueOf(800)) > 0) {
             problems.add(new Problem("hours", "More than 800 hours are a build of their own."));
         }
         MoneyService.amount("parts", form.parts(), problems);
         MoneyService.amount("outwork", form.outwork(), problems);
-        if (form.skill().isBlank()) {
-            problems.add(new Problem("skill", "Who does it: which skill?"));
-        }
         ValidationException.throwIfAny(problems);
     }
 
     @ManagerOnly
     void decide(String id, boolean accept, String note) {
-        if (note.isBlank()) {
-            throw new ValidationException("note", "How did the customer say so? A word for the record.");
-        }
         decide(money.order(id).orElseThrow(() -> new NotFoundException("change order")), accept, note, who.name());
     }
 

@@ -1,3 +1,9 @@
 package galecrest.server.money;
 
-record DecisionRequest(boolean accept, String note) {}
+import jakarta.validation.constraints.NotBlank;
+
+record DecisionRequest(
+        boolean accept,
+
+        @NotBlank(message = "How did the customer say so? A word for the record.")
+        String note) {}

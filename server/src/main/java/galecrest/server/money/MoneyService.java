@@ -193,9 +193,6 @@ public class MoneyService {
     @ManagerOnly
     void rates(RatesRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (!form.currency().matches("[A-Z]{3}")) {
-            problems.add(new Problem("currency", "Three capital letters, as ISO 4217 has them: EUR."));
-        }
         amount("hourRate", form.hourRate(), problems);
         percent("taxPercent", form.taxPercent(), problems);
         ValidationException.throwIfAny(problems);

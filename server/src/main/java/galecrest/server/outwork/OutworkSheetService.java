@@ -7,6 +7,7 @@ import galecrest.server.access.LeadOrManager;
 import galecrest.server.csv.CsvTable;
 import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
+import galecrest.server.problem.FormRules;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.vendor.VendorRepository;
@@ -57,12 +58,15 @@ class OutworkSheetService {
     private final OutworkRepository outwork;
     private final VendorRepository vendors;
     private final WorkService works;
+    private final FormRules rules;
     private final Journal journal;
 
-    OutworkSheetService(OutworkRepository outwork, VendorRepository vendors, WorkService works, Journal journal) {
+    OutworkSheetService(
+            OutworkRepository outwork, VendorRepository vendors, WorkService works, FormRules rules, Journal journal) {
         this.outwork = outwork;
         this.vendors = vendors;
         this.works = works;
+        this.rules = rules;
         this.journal = journal;
     }
 
@@ -92,8 +96,7 @@ class OutworkSheetService {
 
     private SheetReader.Read<Line> read(String build, byte[] file) {
         String zone = outwork.zoneOf(build).orElseThrow(() -> new NotFoundException("build"));
-        return SheetReader.read(
-                file, COLUMNS, cells -> line(build, cells, ZoneId.of(zone)), OutworkSheetService::problems);
+        return SheetReader.read(file, COLUMNS, cells -> line(build, cells, ZoneId.of(zone)), this::problems);
     }
 
     private Line line(String build, SheetReader.Cells cells, ZoneId zone) {
@@ -128,8 +131,9 @@ class OutworkSheetService {
                         cells.read("price", BigDecimal::new).orElse(null)));
     }
 
-    private static List<Problem> problems(Line line) {
-        List<Problem> problems = new ArrayList<>(WorkService.problems(line.form()));
+    private List<Problem> problems(Line line) {
+        List<Problem> problems = new ArrayList<>(rules.problems(line.form()));
+        problems.addAll(WorkService.problems(line.form()));
         if (line.form().vendorId().isEmpty()) {
             problems.add(new Problem("vendor", "Which of the vendors does it?"));
         }

@@ -12,10 +12,10 @@ import java.util.stream.Collectors;
 public final class FitAssessment {
     private FitAssessment() {}
 
-    static MateView judged(String place, MateKind kind, String there, String comes) {
+    static MateView judged(String place, MateKind kind, String carSide, String partSide) {
         Verdict verdict;
         try {
-            verdict = Mates.judge(kind, JointSideParser.read(kind, there), JointSideParser.read(kind, comes));
+            verdict = Mates.judge(kind, JointSideParser.read(kind, carSide), JointSideParser.read(kind, partSide));
         } catch (JointSideParser.Unreadable unreadable) {
             // Written down by other rules than today's: one such line must not keep the others from being read.
             verdict = new Verdict.Unknown(unreadable.getMessage());
@@ -25,7 +25,7 @@ public final class FitAssessment {
                 : verdict instanceof Verdict.NeedsAdapter
                         ? FitOutcome.NEEDS_ADAPTER
                         : verdict instanceof Verdict.DoesNotFit ? FitOutcome.DOES_NOT_FIT : FitOutcome.UNKNOWN;
-        return new MateView(place, kind, there, comes, outcome, verdict.said());
+        return new MateView(place, kind, carSide, partSide, outcome, verdict.sentence());
     }
 
     /** What holds an order: all sides that are unknown or do not fit. */
@@ -41,8 +41,8 @@ public final class FitAssessment {
     public static List<String> questions(List<MateView> mates) {
         return mates.stream()
                 .filter(m -> m.outcome() == FitOutcome.UNKNOWN)
-                .map(m -> m.place() + " (" + m.kind().said() + "): " + m.kind().question()
-                        + (m.there().isBlank() ? "" : " Ours is " + m.there() + "."))
+                .map(m -> m.place() + " (" + m.kind().label() + "): " + m.kind().question()
+                        + (m.carSide().isBlank() ? "" : " Ours is " + m.carSide() + "."))
                 .toList();
     }
 }

@@ -1,5 +1,7 @@
 package galecrest.server.parts;
 
 import galecrest.core.mate.MateKind;
+import jakarta.validation.constraints.NotBlank;
 
-record MateRequest(String place, MateKind kind, String there, String comes) {}
+record MateRequest(
+        @NotBlank(message = "Say where the two meet.") String place, MateKind kind, String carSide, String partSide) {}

@@ -31,11 +31,8 @@ class MateService {
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);
-            if (mate.place().isBlank()) {
-                problems.add(new Problem(i + ".place", "Say where the two meet."));
-            }
-            side(i + ".there", mate, mate.there()).ifPresent(problems::add);
-            side(i + ".comes", mate, mate.comes()).ifPresent(problems::add);
+            side(i + ".carSide", mate, mate.carSide()).ifPresent(problems::add);
+            side(i + ".partSide", mate, mate.partSide()).ifPresent(problems::add);
         }
         ValidationException.throwIfAny(problems);
         journal.judge(() -> {

@@ -3,4 +3,4 @@ package galecrest.server.parts;
 import galecrest.core.mate.MateKind;
 
 /** A joint as written, and what comes of it. */
-public record MateView(String place, MateKind kind, String there, String comes, FitOutcome outcome, String said) {}
+public record MateView(String place, MateKind kind, String carSide, String partSide, FitOutcome outcome, String said) {}

@@ -100,13 +100,13 @@ public class PartLineRepository {
         db.sql("delete from mate where part_id = :part").param("part", part).update();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);
-            db.sql("insert into mate values (:id, :part, :place, :kind, :there, :comes, :position)")
+            db.sql("insert into mate values (:id, :part, :place, :kind, :carSide, :partSide, :position)")
                     .param("id", NewId.next())
                     .param("part", part)
                     .param("place", mate.place().strip())
                     .param("kind", mate.kind().name())
-                    .param("there", mate.there().strip())
-                    .param("comes", mate.comes().strip())
+                    .param("carSide", mate.carSide().strip())
+                    .param("partSide", mate.partSide().strip())
                     .param("position", i)
                     .update();
         }

@@ -51,7 +51,7 @@ class PartRepository {
                 .query((row, n) -> {
                     String name = row.getString("name");
                     if (!row.getString("state").equals(form.state().name())) {
-                        return name + " is " + form.state().said();
+                        return name + " is " + form.state().label();
                     }
                     Timestamp before = row.getTimestamp("arrival_likely");
                     Instant after = form.arrivalLikely();

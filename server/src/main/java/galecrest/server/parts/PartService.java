@@ -109,19 +109,10 @@ class PartService {
     /** All that is wrong with a part line by itself. */
     List<Problem> problems(PartRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "A part needs a name."));
-        }
         if (!Amount.isPrice(form.price())) {
             problems.add(new Problem("price", Amount.PRICE));
         }
-        if (form.quantity() < 1 || form.quantity() > 10_000) {
-            problems.add(new Problem("quantity", "A line is of 1 to 10 000."));
-        }
         problems.addAll(PromisedDates.problems(form.arrivalLow(), form.arrivalLikely(), form.arrivalHigh()));
-        if (form.inspectionMinutes() < 0 || form.inspectionMinutes() > 10_000) {
-            problems.add(new Problem("inspectionMinutes", "The inspection takes 0 to 10 000 min."));
-        }
         for (String work : form.neededBy()) {
             if (!parts.isJobOf(work, form.buildId())) {
                 problems.add(new Problem("neededBy", "A part can only be needed by jobs of its own build."));

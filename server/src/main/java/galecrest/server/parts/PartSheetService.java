@@ -1,11 +1,13 @@
 package galecrest.server.parts;
 
 import galecrest.core.parts.PartState;
+import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.csv.CsvTable;
 import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
+import galecrest.server.problem.FormRules;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
@@ -17,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -44,6 +47,7 @@ class PartSheetService {
 
     private final PartRepository parts;
     private final PartService checks;
+    private final FormRules rules;
     private final VendorRepository vendors;
     private final NameRepository names;
     private final Journal journal;
@@ -52,12 +56,14 @@ class PartSheetService {
     PartSheetService(
             PartRepository parts,
             PartService checks,
+            FormRules rules,
             VendorRepository vendors,
             NameRepository names,
             Journal journal,
             Clock clock) {
         this.parts = parts;
         this.checks = checks;
+        this.rules = rules;
         this.vendors = vendors;
         this.names = names;
         this.journal = journal;
@@ -90,11 +96,17 @@ class PartSheetService {
         return read.rows().size();
     }
 
+    private List<Problem> problems(PartRequest form) {
+        List<Problem> problems = new ArrayList<>(rules.problems(form));
+        problems.addAll(checks.problems(form));
+        return problems;
+    }
+
     private SheetReader.Read<PartRequest> read(String build, byte[] file) {
         if (!parts.isBuild(build)) {
             throw new NotFoundException("build");
         }
-        return SheetReader.read(file, COLUMNS, cells -> form(build, cells), checks::problems);
+        return SheetReader.read(file, COLUMNS, cells -> form(build, cells), this::problems);
     }
 
     private PartRequest form(String build, SheetReader.Cells cells) {
@@ -130,13 +142,13 @@ class PartSheetService {
 
     private static PartState state(String text) {
         return Arrays.stream(PartState.values())
-                .filter(s -> s.said().equals(text.toLowerCase(Locale.ROOT)))
+                .filter(s -> s.label().equals(text.toLowerCase(Locale.ROOT)))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("\"" + text + "\" is no state of a part: "
                         + String.join(
                                 ", ",
                                 Arrays.stream(PartState.values())
-                                        .map(PartState::said)
+                                        .map(PartState::label)
                                         .toList()) + "."));
     }
 
@@ -165,7 +177,7 @@ class PartSheetService {
                 .forEach(r -> out.append(CsvTable.line(Stream.of(
                         r.name(),
                         "" + r.quantity(),
-                        r.state().said(),
+                        r.state().label(),
                         orEmpty(r.vendor()),
                         r.price() == null ? "" : r.price().toPlainString(),
                         r.likely() == null

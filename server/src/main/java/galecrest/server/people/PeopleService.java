@@ -9,7 +9,6 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
-import java.math.BigDecimal;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -95,12 +94,6 @@ class PeopleService {
 
     private static void check(PersonRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "A person needs a name."));
-        }
-        if (form.costPerHour().signum() < 0 || form.costPerHour().compareTo(BigDecimal.valueOf(10_000)) > 0) {
-            problems.add(new Problem("costPerHour", "The cost per hour is between 0 and 10 000."));
-        }
         problems.addAll(hourProblems("shifts", form.shifts()));
         for (int i = 0; i < form.skills().size(); i++) {
             if (form.skills().get(i).skill().isBlank()) {

@@ -175,7 +175,7 @@ class DeskService {
                 stock.takenFrom(id).orElse(null),
                 part.insteadOf(),
                 Arrays.stream(MateKind.values())
-                        .map(k -> new MateKindView(k, k.said(), k.example()))
+                        .map(k -> new MateKindView(k, k.label(), k.example()))
                         .toList());
     }
 

@@ -68,9 +68,6 @@ class OrderService {
     /** Orders several lines of one vendor for one day, all of them or none. */
     @LeadOrManager
     void orderAll(String vendorId, BasketRequest form) {
-        if (form.lines().isEmpty()) {
-            throw new ValidationException("lines", "Tick what is to be ordered.");
-        }
         journal.judge(() -> {
             VendorRow vendor = vendors.known(vendorId).orElseThrow(() -> new NotFoundException("vendor"));
             Map<String, OrderRequest> all = orders(vendorId, vendor, form);
@@ -137,12 +134,6 @@ class OrderService {
     @LeadOrManager
     void instead(String id, InsteadRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank() || form.name().length() > 200) {
-            problems.add(new Problem("name", "Which part instead? In up to 200 characters."));
-        }
-        if (form.reason().isBlank()) {
-            problems.add(new Problem("reason", "Why another one? A word for the record."));
-        }
         if (!Amount.isPrice(form.price())) {
             problems.add(new Problem("price", Amount.PRICE));
         }
@@ -236,9 +227,6 @@ class OrderService {
 
     private void check(WordRequest form) {
         List<Problem> problems = new ArrayList<>(PromisedDates.problems(form.low(), form.likely(), form.high()));
-        if (form.said().isBlank()) {
-            problems.add(new Problem("said", "What did they say?"));
-        }
         Instant now = clock.instant();
         if (form.nextAt() != null && form.nextAt().isBefore(now)) {
             problems.add(new Problem("nextAt", "The next word is promised for a time that has passed."));

@@ -45,7 +45,8 @@ class PurchasePapers {
         sheet.table(
                 List.of("where", "kind", "on the car", "on the part", "what comes of it"),
                 mates.stream()
-                        .map(m -> List.of(m.place(), m.kind().said(), orOpen(m.there()), orOpen(m.comes()), m.said()))
+                        .map(m -> List.of(
+                                m.place(), m.kind().label(), orOpen(m.carSide()), orOpen(m.partSide()), m.said()))
                         .toList());
         List<String> questions = FitAssessment.questions(mates);
         if (!questions.isEmpty()) {

@@ -3,7 +3,6 @@ package galecrest.server.sheet;
 import galecrest.core.build.Gate;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.JobSheet;
-import galecrest.core.shop.Problem;
 import galecrest.core.shop.Station;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
@@ -113,12 +112,10 @@ public class JobSheetService {
 
     @ManagerOnly
     public String newBuild(NewBuildRequest form) {
-        List<Problem> problems = new ArrayList<>(BuildService.problems(form.build()));
         boolean dated = form.dateDue() != null;
         if (dated && (form.dateName() == null || form.dateName().isBlank())) {
-            problems.add(new Problem("dateName", "Say what the date is for."));
+            throw new ValidationException("dateName", "Say what the date is for.");
         }
-        ValidationException.throwIfAny(problems);
         List<JobSheet.Line> lines = form.template() == null ? List.of() : template(form.template());
         return journal.change("took in " + form.build().name(), () -> {
             String id = builds.add(form.build());

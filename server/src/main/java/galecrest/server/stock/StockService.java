@@ -40,9 +40,6 @@ class StockService {
 
     @AnyHand
     String ask(SupplyRequest form) {
-        if (form.name().isBlank()) {
-            throw new ValidationException("name", "What is to be bought?");
-        }
         return journal.change(
                 "asked for " + form.name().strip(), () -> stock.insert(form, who.name(), clock.instant()));
     }
@@ -121,7 +118,7 @@ class StockService {
             PartRow part = parts.part(partId).orElseThrow(() -> new NotFoundException("part"));
             if (!part.state().toOrder()) {
                 throw new ValidationException(
-                        "shelfId", part.name() + " is " + part.state().said() + "; it is not taken from the shelf.");
+                        "shelfId", part.name() + " is " + part.state().label() + "; it is not taken from the shelf.");
             }
             ShelfView shelf = shelf(shelfId);
             int free = shelf.quantity() - shelf.reserved();

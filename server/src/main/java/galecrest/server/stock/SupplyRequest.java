@@ -1,9 +1,10 @@
 package galecrest.server.stock;
 
+import jakarta.validation.constraints.NotBlank;
 import org.jspecify.annotations.Nullable;
 
 record SupplyRequest(
-        String name,
+        @NotBlank(message = "What is to be bought?") String name,
         String quantity,
         String boughtFrom,
         @Nullable String buildId) {}

@@ -1,9 +1,10 @@
 package galecrest.server.vendor;
 
+import jakarta.validation.constraints.NotBlank;
 import java.util.List;
 
 record VendorRequest(
-        String name,
+        @NotBlank(message = "A vendor needs a name.") String name,
         String trade,
         String phone,
         String email,

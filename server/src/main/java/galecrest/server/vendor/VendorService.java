@@ -56,9 +56,6 @@ class VendorService {
 
     private static void check(VendorRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "A vendor needs a name."));
-        }
         if (!form.email().isBlank() && !form.email().strip().matches("[^@\\s]+@[^@\\s]+")) {
             problems.add(new Problem("email", "This is no mail address."));
         }
@@ -75,9 +72,6 @@ class VendorService {
         }
         for (int i = 0; i < form.offers().size(); i++) {
             var offer = form.offers().get(i);
-            if (offer.what().isBlank()) {
-                problems.add(new Problem("offers." + i + ".what", "What is it?"));
-            }
             if (!(0 <= offer.lowDays()
                     && offer.lowDays() <= offer.likelyDays()
                     && offer.likelyDays() <= offer.highDays()

@@ -3,7 +3,6 @@ package galecrest.server.work;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.SnapshotValidator;
-import galecrest.core.shop.Problem;
 import galecrest.core.shop.StationId;
 import galecrest.core.work.Link;
 import galecrest.core.work.LinkId;
@@ -41,17 +40,9 @@ class LinkAndPinService {
 
     @LeadOrManager
     String addLink(LinkRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.lagMinutes() < 0 || form.lagMinutes() > MOST_LAG_MINUTES) {
-            problems.add(new Problem("lagMinutes", "A lag is between 0 and 60 days."));
-        }
-        if (form.riskChance() != null && !(form.riskChance() >= 0 && form.riskChance() <= 1)) {
-            problems.add(new Problem("riskChance", "A chance is between 0 and 1."));
-        }
         if (form.firstId().equals(form.thenId())) {
-            problems.add(new Problem("firstId", "A job cannot wait for itself."));
+            throw new ValidationException("firstId", "A job cannot wait for itself.");
         }
-        ValidationException.throwIfAny(problems);
         String id = NewId.next();
         journal.judge(() -> {
             WorkSummary first = works.mustBe(form.firstId());

@@ -1,13 +1,26 @@
 package galecrest.server.work;
 
 import galecrest.core.work.Link;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import org.jspecify.annotations.Nullable;
 
 public record LinkRequest(
         String firstId,
         String thenId,
         Link.Type type,
+
+        @Min(value = 0, message = LAG) @Max(value = 60 * 24 * 60, message = LAG)
         int lagMinutes,
+
         boolean lagWorking,
-        @Nullable Double riskChance,
-        @Nullable Integer riskReworkMinutes) {}
+
+        @DecimalMin(value = "0", message = CHANCE) @DecimalMax(value = "1", message = CHANCE) @Nullable
+        Double riskChance,
+
+        @Nullable Integer riskReworkMinutes) {
+    private static final String LAG = "A lag is between 0 and 60 days.";
+    private static final String CHANCE = "A chance is between 0 and 1.";
+}

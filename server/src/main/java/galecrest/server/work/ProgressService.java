@@ -159,9 +159,6 @@ public class ProgressService {
 
     @AnyHand
     public void hold(String id, HoldRequest form) {
-        if (form.note().isBlank()) {
-            throw new ValidationException("note", "Say in a word or two what holds it.");
-        }
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             if (head.status().equals("DONE")) {

@@ -1,5 +1,6 @@
 package galecrest.server.work;
 
+import galecrest.core.build.Gate;
 import galecrest.core.sheet.JobSpec;
 import galecrest.core.time.Minutes;
 import galecrest.server.NewId;
@@ -61,17 +62,11 @@ public class WorkRepository {
 
     public void insertJob(String id, JobRequest form, boolean finding) {
         JobSpec spec = form.spec();
-        db.sql("""
+        head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before, note,
                             position)
                         values (:id, :build, :stage, 'JOB', :name, :gate, :essential, 'TODO', :notBefore, :note,
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
-                .param("id", id)
-                .param("build", form.buildId())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", spec.name().strip())
-                .param("gate", spec.gate().name())
-                .param("essential", spec.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), spec.name(), spec.gate(), spec.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .param("note", form.note())
                 .update();
@@ -81,6 +76,24 @@ public class WorkRepository {
                                 values (:id, :zone, :onCar, :wholeCar, :low, :likely, :high, :station, :oneGo, :cure,
                                     :lock, :findPercent / 100.0, :findMinutes, :finding)"""), id, spec).param("finding", finding).update();
         insertPlaces(id, spec);
+    }
+
+    /** Binds what every kind of work has. */
+    private JdbcClient.StatementSpec head(
+            JdbcClient.StatementSpec statement,
+            String id,
+            String build,
+            @Nullable String stage,
+            String name,
+            Gate gate,
+            boolean essential) {
+        return statement
+                .param("id", id)
+                .param("build", build)
+                .param("stage", stage(build, stage))
+                .param("name", name.strip())
+                .param("gate", gate.name())
+                .param("essential", essential);
     }
 
     private static JdbcClient.StatementSpec bind(JdbcClient.StatementSpec statement, String id, JobSpec spec) {
@@ -114,17 +127,12 @@ public class WorkRepository {
     /** False where the version is not the one that is there. */
     boolean updateJob(String id, JobRequest form) {
         JobSpec spec = form.spec();
-        int rows = db.sql("""
+        int rows = head(db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore, note = :note
-                        where id = :id and version = :version""")
-                .param("id", id)
+                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), spec.name(), spec.gate(), spec.essential())
                 .param("version", form.version())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", spec.name().strip())
-                .param("gate", spec.gate().name())
-                .param("essential", spec.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .param("note", form.note())
                 .update();
@@ -152,17 +160,11 @@ public class WorkRepository {
     }
 
     void insertOutwork(String id, OutworkRequest form) {
-        db.sql("""
+        head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
                             position)
                         values (:id, :build, :stage, 'OUTWORK', :name, :gate, :essential, 'TODO', :notBefore,
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
-                .param("id", id)
-                .param("build", form.buildId())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", form.name().strip())
-                .param("gate", form.gate().name())
-                .param("essential", form.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .update();
         bind(db.sql("""
@@ -188,17 +190,12 @@ public class WorkRepository {
     }
 
     boolean updateOutwork(String id, OutworkRequest form) {
-        int rows = db.sql("""
+        int rows = head(db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore
-                        where id = :id and version = :version""")
-                .param("id", id)
+                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
                 .param("version", form.version())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", form.name().strip())
-                .param("gate", form.gate().name())
-                .param("essential", form.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .update();
         if (rows > 0) {
@@ -214,16 +211,10 @@ public class WorkRepository {
     }
 
     void insertRunningIn(String id, RunningInRequest form) {
-        db.sql("""
+        head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, position)
                         values (:id, :build, :stage, 'RUNNING_IN', :name, :gate, :essential, 'TODO',
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))""")
-                .param("id", id)
-                .param("build", form.buildId())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", form.name().strip())
-                .param("gate", form.gate().name())
-                .param("essential", form.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
                 .update();
         db.sql("""
                         insert into running_in
@@ -239,15 +230,10 @@ public class WorkRepository {
     }
 
     boolean updateRunningIn(String id, RunningInRequest form) {
-        int rows = db.sql("""
+        int rows = head(db.sql("""
                         update work set stage_id = :stage, name = :name, gate = :gate, essential = :essential
-                        where id = :id and version = :version""")
-                .param("id", id)
+                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
                 .param("version", form.version())
-                .param("stage", stage(form.buildId(), form.stage()))
-                .param("name", form.name().strip())
-                .param("gate", form.gate().name())
-                .param("essential", form.essential())
                 .update();
         if (rows > 0) {
             db.sql("""

@@ -108,23 +108,8 @@ public class WorkService {
     /** What is wrong with the form. */
     public static List<Problem> problems(OutworkRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "Outside work needs a name."));
-        }
-        if (form.outMinutes() < 0
-                || form.backMinutes() < 0
-                || form.outMinutes() > 20_000
-                || form.backMinutes() > 20_000) {
-            problems.add(new Problem("outMinutes", "The way takes between 0 and 20 000 min."));
-        }
         if (form.lowDays() < 0 || form.lowDays() > form.likelyDays() || form.likelyDays() > form.highDays()) {
             problems.add(new Problem("lowDays", "The turnaround must be low ≤ likely ≤ high working days."));
-        }
-        if (form.highDays() > 250) {
-            problems.add(new Problem("highDays", "A turnaround of more than 250 working days cannot be planned."));
-        }
-        if (form.inspectionMinutes() < 0 || form.inspectionMinutes() > 10_000) {
-            problems.add(new Problem("inspectionMinutes", "The inspection takes 0 to 10 000 min."));
         }
         boolean half = (form.slotFrom() == null) != (form.slotTo() == null);
         if (half || form.slotFrom() != null && !form.slotFrom().isBefore(form.slotTo())) {
@@ -159,26 +144,9 @@ public class WorkService {
     }
 
     private static void check(RunningInRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.name().isBlank()) {
-            problems.add(new Problem("name", "Running-in needs a name."));
-        }
-        if (form.distanceKm() < 1 || form.distanceKm() > 10_000) {
-            problems.add(new Problem("distanceKm", "The distance is between 1 and 10 000 km."));
-        }
         if (form.doneKm() < 0 || form.doneKm() > form.distanceKm()) {
-            problems.add(new Problem("doneKm", "What is driven so far is between 0 and the whole distance."));
+            throw new ValidationException("doneKm", "What is driven so far is between 0 and the whole distance.");
         }
-        if (form.perDayKm() < 1) {
-            problems.add(new Problem("perDayKm", "A day's drive is at least 1 km."));
-        }
-        if (form.perDayMinutes() < 5 || form.perDayMinutes() > 720) {
-            problems.add(new Problem("perDayMinutes", "A day's drive takes 5 min to 12 h."));
-        }
-        if (form.skill().isBlank()) {
-            problems.add(new Problem("skill", "Say the skill of who drives."));
-        }
-        ValidationException.throwIfAny(problems);
     }
 
     @LeadOrManager

@@ -39,10 +39,10 @@ class DeskTest extends ServerTest {
         assertThat(mail.get("body").asText())
                 .contains("Which joint goes on the end")
                 .contains("Ours is 94 mm outer");
-        Map<String, Object> spline =
-                Map.of("place", "gearbox end", "kind", "SPLINE", "there", "26 x 30 female", "comes", "26 x 30 male");
+        Map<String, Object> spline = Map.of(
+                "place", "gearbox end", "kind", "SPLINE", "carSide", "26 x 30 female", "partSide", "26 x 30 male");
         Map<String, Object> wrong =
-                Map.of("place", "wheel end", "kind", "JOINT", "there", "94 mm outer", "comes", "100 mm outer");
+                Map.of("place", "wheel end", "kind", "JOINT", "carSide", "94 mm outer", "partSide", "100 mm outer");
         assertThat(call(SEF, "PUT", path + "/mates", List.of(spline, wrong)).status())
                 .isEqualTo(204);
         JsonNode judged = call(SEF, "GET", path, null).body();
@@ -53,7 +53,7 @@ class DeskTest extends ServerTest {
         assertThat(call(SEF, "POST", path + "/order", pushed).at("overrideReason"))
                 .contains("Only the manager");
         Map<String, Object> right =
-                Map.of("place", "wheel end", "kind", "JOINT", "there", "94 mm outer", "comes", "94 mm outer");
+                Map.of("place", "wheel end", "kind", "JOINT", "carSide", "94 mm outer", "partSide", "94 mm outer");
         call(SEF, "PUT", path + "/mates", List.of(spline, right));
         assertThat(call(SEF, "POST", path + "/order", order(LATE_ENOUGH)).status())
                 .isEqualTo(204);
@@ -143,8 +143,9 @@ class DeskTest extends ServerTest {
                                 MARA,
                                 "PUT",
                                 path + "/mates",
-                                List.of(Map.of("place", "hub", "kind", "THREAD", "there", "M13 male", "comes", "")))
-                        .at("0.there"))
+                                List.of(Map.of(
+                                        "place", "hub", "kind", "THREAD", "carSide", "M13 male", "partSide", "")))
+                        .at("0.carSide"))
                 .contains("no such thread");
         assertThat(call(
                                 MARA,
@@ -298,7 +299,7 @@ class DeskTest extends ServerTest {
         assertThat(line.get("neededBy")).isNotEmpty();
         JsonNode detail = call(SEF, "GET", path, null).body();
         assertThat(detail.get("insteadOf").asText()).isEqualTo("driveshaft, long travel");
-        assertThat(detail.at("/mates/0/there").asText()).isEqualTo("26 x 30 female");
+        assertThat(detail.at("/mates/0/carSide").asText()).isEqualTo("26 x 30 female");
         assertThat(detail.at("/mates/0/outcome").asText()).isEqualTo("UNKNOWN");
         assertThat(detail.at("/words/0/said").asText()).contains("theirs is back-ordered");
         undo(MARA, 1);

@@ -75,8 +75,8 @@ class PurchasePapersTest extends ServerTest {
     void aRequestForSpecificationAsksWhatIsOpen() throws Exception {
         String id = find("parts", "name", "driveshaft, long travel").get("id").asText();
         List<Map<String, String>> mates = List.of(
-                Map.of("place", "gearbox", "kind", "JOINT", "there", "", "comes", ""),
-                Map.of("place", "hub", "kind", "JOINT", "there", "", "comes", ""));
+                Map.of("place", "gearbox", "kind", "JOINT", "carSide", "", "partSide", ""),
+                Map.of("place", "hub", "kind", "JOINT", "carSide", "", "partSide", ""));
         JsonNode kinds = call(SEF, "GET", "/api/parts/" + id, null).body().get("kinds");
         assertThat(kinds).isNotEmpty();
         String kind = kinds.get(0).get("kind").asText();
@@ -98,7 +98,7 @@ class PurchasePapersTest extends ServerTest {
                 SEF,
                 "PUT",
                 "/api/parts/" + id + "/mates",
-                List.of(Map.of("place", " ", "kind", kind, "there", "", "comes", "")));
+                List.of(Map.of("place", " ", "kind", kind, "carSide", "", "partSide", "")));
         assertThat(blank.at("0.place")).contains("where the two meet");
     }
 

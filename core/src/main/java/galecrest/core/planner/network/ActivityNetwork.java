@@ -58,7 +58,7 @@ public final class ActivityNetwork {
     /** Of each commitment, the nodes that must be ready by its date, and those that can follow. */
     public final int[][] needs;
 
-    public final int[][] wants;
+    public final int[][] desired;
     public int risks;
     private final int[] inOrder;
     private final Map<PersonId, Integer> people;
@@ -111,7 +111,7 @@ public final class ActivityNetwork {
         inOrder = sorted();
         build = works.stream().mapToInt(w -> buildOf(w.build())).toArray();
         needs = nodesOf(Commitment::needs);
-        wants = nodesOf(Commitment::wants);
+        desired = nodesOf(Commitment::desires);
     }
 
     private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {
@@ -242,7 +242,7 @@ public final class ActivityNetwork {
         }
     }
 
-    /** Of each commitment, the nodes that it needs or wants by its date. */
+    /** Of each commitment, the nodes that it needs or desires by its date. */
     private int[][] nodesOf(BiPredicate<Commitment, Work> takes) {
         Map<BuildId, List<Integer>> nodes = new HashMap<>();
         for (int node = 0; node < size(); node++) {

@@ -83,7 +83,7 @@ public final class CriticalPath {
                 due(node, commitment, due);
                 hard[node] |= commitment.kind().hard();
             }
-            for (int node : network.wants[c]) {
+            for (int node : network.desired[c]) {
                 due(node, commitment, due + WEEK);
             }
         }

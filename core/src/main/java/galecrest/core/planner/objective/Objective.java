@@ -50,8 +50,8 @@ public final class Objective {
     private final int[] last;
     private final int[] ready;
 
-    /** A commitment as numbers: the slot it is due at, what it needs, what it wants. */
-    private record Date(boolean hard, double weight, int due, int[] needs, int[] wants) {}
+    /** A commitment as numbers: the slot it is due at, what it needs, what it desires. */
+    private record Date(boolean hard, double weight, int due, int[] needs, int[] desired) {}
 
     /** Prepares what does not depend on the schedule. */
     public Objective(SchedulingProblem problem) {
@@ -79,7 +79,7 @@ public final class Objective {
                 commitment.weight(),
                 problem.grid.atOrBefore(commitment.due()),
                 problem.network.needs[number],
-                problem.network.wants[number]);
+                problem.network.desired[number]);
     }
 
     /** Whether the commitment is hard. */
@@ -143,7 +143,7 @@ public final class Objective {
             } else if (lacking == 0 && margin < buffer && date.needs.length > 0) {
                 eaten += date.weight * (buffer - margin);
             }
-            for (int node : date.wants) {
+            for (int node : date.desired) {
                 follow += schedule.planned(node)
                         ? SLOT_HOURS * Math.max(0, -problem.calendars.margin(schedule.ready[node], date.due))
                         : NEVER_HOURS;

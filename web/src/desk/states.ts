@@ -1,2 +1,0 @@
-/** States in which a part is still to be ordered, or again. */
-export const TO_ORDER = ['WANTED', 'SPECIFIED', 'QUOTED', 'REFUSED', 'RETURNED']
