@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import galecrest.server.access.Account;
@@ -155,15 +156,18 @@ class EndpointTest extends TogetherTest {
                 });
                 yield object;
             }
-            case "array" -> make.arrayNode();
+            case "array" -> {
+                ArrayNode list = make.arrayNode();
+                yield schema.path("minItems").asInt() > 0 ? list.add(plain(schema.get("items"))) : list;
+            }
             case "boolean" -> make.booleanNode(false);
-            case "integer", "number" -> make.numberNode(1);
+            case "integer", "number" -> make.numberNode(Math.max(1, schema.path("minimum").asInt()));
             default ->
                 make.textNode(
                         switch (schema.path("format").asText()) {
                             case "date" -> day(1);
                             case "date-time" -> at(1, "09:00");
-                            default -> "none";
+                            default -> schema.path("pattern").asText().equals("[A-Z]{3}") ? "EUR" : "none";
                         });
         };
     }
