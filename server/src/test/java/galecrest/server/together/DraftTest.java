@@ -155,7 +155,8 @@ class DraftTest extends TogetherTest {
             deaf.add(visitor("bo").deaf("/api/live"));
         }
         Queue<String> heard = listen(mara);
-        // Half more than the network holds for a socket that is not read (1.7 MB): 3 bytes a letter, as long as names may be.
+        // Half more than the network holds for a socket that is not read (1.7 MB): 3 bytes a letter, as long as names
+        // may be.
         String bulky = "€".repeat(3_990);
         for (int i = 0; i < 220; i++) {
             mara.send("POST", "/api/supplies", Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""));

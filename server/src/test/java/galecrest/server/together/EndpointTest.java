@@ -161,7 +161,8 @@ class EndpointTest extends TogetherTest {
                 yield schema.path("minItems").asInt() > 0 ? list.add(plain(schema.get("items"))) : list;
             }
             case "boolean" -> make.booleanNode(false);
-            case "integer", "number" -> make.numberNode(Math.max(1, schema.path("minimum").asInt()));
+            case "integer", "number" ->
+                make.numberNode(Math.max(1, schema.path("minimum").asInt()));
             default ->
                 make.textNode(
                         switch (schema.path("format").asText()) {
