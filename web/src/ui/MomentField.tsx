@@ -57,6 +57,7 @@ export function MomentField({ value = '', onChange, error, ...rest }: Props) {
           placeholder="Fri 14:00"
           {...rest}
           ref={input}
+          data-moment={value}
           value={typed ?? sayMoment(value, now, zone)}
           error={unread ? `Not understood. ${MOMENT_HINT}` : error}
           description={understood && typed ? `= ${sayMoment(understood, now, zone)}` : rest.description}
