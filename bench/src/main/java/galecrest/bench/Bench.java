@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 
 /**
  * The yardsticks: {@code ./galecrest bench [FOLDER]} measures all of them and writes docs/benchmarks.md, with the classic
- * instances of a folder; {@code bench plan FILE…} plans files.
+ * instances of a folder; {@code bench plan FILE…} plans files; {@code bench steady} says how still plans stand.
  */
 public final class Bench {
     private Bench() {}
@@ -18,6 +18,9 @@ public final class Bench {
     public static void main(String[] args) throws IOException, InterruptedException {
         if (args.length > 0 && args[0].equals("plan")) {
             System.exit(PlanFiles.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
+        }
+        if (args.length > 0 && args[0].equals("steady")) {
+            System.exit(Steady.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
         }
         Optional<Path> instances = Stream.of(args)
                 .filter(a -> !a.startsWith("--"))

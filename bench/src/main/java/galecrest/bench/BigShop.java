@@ -103,6 +103,7 @@ public final class BigShop {
                 commitments,
                 List.of(),
                 HouseRules.defaults(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
 
 /** Replanning the demo shop after one edit: in process, and over HTTP from the edit to the new board. */
 final class DemoReplan {
@@ -46,24 +47,40 @@ final class DemoReplan {
     }
 
     static void run(List<String> yardsticks) throws IOException, InterruptedException {
-        try (var context = new SpringApplicationBuilder(Galecrest.class)
-                .profiles("demo")
-                .properties("server.port=0")
-                .run()) {
-            int port = ((ServletWebServerApplicationContext) context)
-                    .getWebServer()
-                    .getPort();
-            new DemoReplan(port).measure(yardsticks);
+        try (var context = demo()) {
+            new DemoReplan(port(context)).measure(yardsticks);
         }
     }
 
-    private void measure(List<String> yardsticks) throws IOException, InterruptedException {
+    /** The demo shop as it is served. */
+    static ShopSnapshot shop() throws IOException, InterruptedException {
+        try (var context = demo()) {
+            return new DemoReplan(port(context)).read();
+        }
+    }
+
+    private static ConfigurableApplicationContext demo() {
+        return new SpringApplicationBuilder(Galecrest.class)
+                .profiles("demo")
+                .properties("server.port=0")
+                .run();
+    }
+
+    private static int port(ConfigurableApplicationContext context) {
+        return ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+    }
+
+    private ShopSnapshot read() throws IOException, InterruptedException {
         send("GET", "/api/me", null);
         send("POST", "/api/login", "{\"username\":\"mara\",\"password\":\"brackwater\"}");
         send("GET", "/api/me", null);
-        ObjectMapper json = CoreJson.mapper();
-        ShopSnapshot shop = SnapshotFile.read(json, json.readTree(send("GET", "/api/snapshot", null)))
+        ObjectMapper core = CoreJson.mapper();
+        return SnapshotFile.read(core, core.readTree(send("GET", "/api/snapshot", null)))
                 .shop();
+    }
+
+    private void measure(List<String> yardsticks) throws IOException, InterruptedException {
+        ShopSnapshot shop = read();
         List<String> rows = new ArrayList<>();
         Times inProcess = inProcess(shop);
         rows.add(inProcess.row("replan after one edit, in process"));

@@ -211,6 +211,7 @@ public final class Instances {
                 List.of(done),
                 List.of(),
                 HouseRules.datesOnly(),
+                Optional.empty(),
                 Optional.empty());
     }
 }

@@ -147,6 +147,7 @@ public final class ReducedShop {
                 dates,
                 List.of(),
                 HouseRules.datesOnly(),
+                Optional.empty(),
                 Optional.empty());
     }
 }

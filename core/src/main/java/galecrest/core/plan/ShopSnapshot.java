@@ -24,6 +24,7 @@ import java.util.Optional;
  * @param now the present moment; nothing is planned before it
  * @param works jobs, outwork and running-in of all builds, done ones included
  * @param published the plan that people have been told
+ * @param taken a better plan that the manager has taken since, not published yet
  */
 public record ShopSnapshot(
         ZoneId zone,
@@ -38,7 +39,8 @@ public record ShopSnapshot(
         List<Commitment> commitments,
         List<Pin> pins,
         HouseRules rules,
-        Optional<Plan> published) {
+        Optional<Plan> published,
+        Optional<Plan> taken) {
     public ShopSnapshot {
         people = List.copyOf(people);
         stations = List.copyOf(stations);
@@ -53,48 +55,71 @@ public record ShopSnapshot(
 
     /** The same shop with other pins. */
     public ShopSnapshot withPins(List<Pin> other) {
-        return with(now, people, works, links, parts, commitments, other, published);
+        return with(now, people, works, links, parts, commitments, other, published, taken);
     }
 
     /** The same shop whose people were told that plan. */
     public ShopSnapshot withPublished(Plan told) {
-        return with(now, people, works, links, parts, commitments, pins, Optional.of(told));
+        return with(now, people, works, links, parts, commitments, pins, Optional.of(told), Optional.empty());
+    }
+
+    /** The same shop that goes by a better plan from here on, which people have not been told yet. */
+    public ShopSnapshot withTaken(Plan better) {
+        return with(now, people, works, links, parts, commitments, pins, published, Optional.of(better));
+    }
+
+    /** The plan that stands, which every edit mends: what was taken since it was published, else what people were told. */
+    public Optional<Plan> standing() {
+        return taken.or(() -> published);
     }
 
     /** The same shop with other work. */
     public ShopSnapshot withWorks(List<Work> other) {
-        return with(now, people, other, links, parts, commitments, pins, published);
+        return with(now, people, other, links, parts, commitments, pins, published, taken);
     }
 
     /** The same shop with other people, or the same with other hours. */
     public ShopSnapshot withPeople(List<Person> other) {
-        return with(now, other, works, links, parts, commitments, pins, published);
+        return with(now, other, works, links, parts, commitments, pins, published, taken);
     }
 
     /** The same shop with other links. */
     public ShopSnapshot withLinks(List<Link> other) {
-        return with(now, people, works, other, parts, commitments, pins, published);
+        return with(now, people, works, other, parts, commitments, pins, published, taken);
     }
 
     /** The same shop with other part lines. */
     public ShopSnapshot withParts(List<PartLine> other) {
-        return with(now, people, works, links, other, commitments, pins, published);
+        return with(now, people, works, links, other, commitments, pins, published, taken);
     }
 
     /** The same shop with other dates. */
     public ShopSnapshot withCommitments(List<Commitment> other) {
-        return with(now, people, works, links, parts, other, pins, published);
+        return with(now, people, works, links, parts, other, pins, published, taken);
     }
 
     /** The same shop by other house rules. */
     public ShopSnapshot withRules(HouseRules other) {
         return new ShopSnapshot(
-                zone, now, people, stations, vendors, builds, works, links, parts, commitments, pins, other, published);
+                zone,
+                now,
+                people,
+                stations,
+                vendors,
+                builds,
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                other,
+                published,
+                taken);
     }
 
     /** The same shop at another moment. */
     public ShopSnapshot at(Instant moment) {
-        return with(moment, people, works, links, parts, commitments, pins, published);
+        return with(moment, people, works, links, parts, commitments, pins, published, taken);
     }
 
     /**
@@ -137,7 +162,8 @@ public record ShopSnapshot(
             List<PartLine> someParts,
             List<Commitment> someCommitments,
             List<Pin> somePins,
-            Optional<Plan> told) {
+            Optional<Plan> told,
+            Optional<Plan> since) {
         return new ShopSnapshot(
                 zone,
                 moment,
@@ -151,6 +177,7 @@ public record ShopSnapshot(
                 someCommitments,
                 somePins,
                 rules,
-                told);
+                told,
+                since);
     }
 }

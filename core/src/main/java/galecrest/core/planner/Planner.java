@@ -18,6 +18,7 @@ import galecrest.core.planner.search.InitialSolutions;
 import galecrest.core.planner.search.LocalSearch;
 import galecrest.core.planner.search.PriorityRule;
 import galecrest.core.planner.search.Repair;
+import galecrest.core.planner.search.StandingOrder;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.shop.Problem;
 import galecrest.core.shop.TieBreak;
@@ -28,10 +29,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * Makes a plan of a shop snapshot: one schedule by each priority rule, by the order of what people have been told and by
+ * Makes a plan of a shop snapshot. Where a plan stands already, it is mended ({@link Repair}) unless a search is asked for.
+ * A search is one schedule by each priority rule, by the order of what people have been told and by
  * the guide, with at-risk starts and without; then {@link LocalSearch} improves the best of them. Deterministic: same
  * snapshot and options, same plan.
  */
@@ -69,6 +73,9 @@ public final class Planner {
         SchedulingProblem problem = new SchedulingProblem(
                 new ActivityNetwork(shop, new TimeGrid(shop.now(), shop.zone(), options.horizon()), ends));
         Evaluator evaluator = new Evaluator(problem);
+        if (options.mode() == PlanOptions.Mode.REPAIR && shop.standing().isPresent()) {
+            return repaired(problem, evaluator, shop.standing().get(), options);
+        }
         ElitePool.Member first = begin(problem, evaluator, options);
         List<Found> found = IntStream.range(0, options.searches())
                 .parallel()
@@ -81,6 +88,15 @@ public final class Planner {
                 best.evaluator().plan(best.member()),
                 Decisions.guide(problem, best.member().list(), best.member().choices()),
                 found.stream().mapToLong(f -> f.evaluator().steps()).sum());
+    }
+
+    private static Thought repaired(
+            SchedulingProblem problem, Evaluator evaluator, Plan standing, PlanOptions options) {
+        Set<Integer> letGo =
+                options.letGo().stream().map(problem.network::buildOf).collect(Collectors.toCollection(TreeSet::new));
+        ElitePool.Member mended = Repair.of(problem, evaluator, standing, letGo, options.steps());
+        return new Thought(
+                evaluator.plan(mended), Decisions.guide(problem, mended.list(), mended.choices()), evaluator.steps());
     }
 
     /** The best of all orders with all choices, the first choices first; then with the builds let go that are late. */
@@ -140,8 +156,9 @@ public final class Planner {
         CriticalPath urgency = new CriticalPath(problem.network);
         problem.network
                 .shop
-                .published()
-                .ifPresent(told -> orders.add(ActivityList.by(problem, Repair.keys(problem, urgency, told))));
+                .standing()
+                .ifPresent(
+                        plan -> orders.add(ActivityList.by(problem, new StandingOrder(problem, urgency, plan).keys())));
         for (PriorityRule rule : rules(problem.network.shop.rules().tieBreak())) {
             if (orders.size() >= options.steps()) {
                 return orders;

@@ -104,6 +104,60 @@ public record Job(
         return with(estimate, left, crew, parts, Status.STARTED, notBefore, hold, Optional.of(by), findings);
     }
 
+    /** The same job, finished. */
+    public Job asDone(Instant at) {
+        return new Job(
+                id,
+                build,
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                estimate,
+                Optional.empty(),
+                crew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                parts,
+                gate,
+                essential,
+                Status.DONE,
+                notBefore,
+                Optional.empty(),
+                started,
+                Optional.of(at),
+                findings);
+    }
+
+    /** Another job of the same kind on the same car, still to do: what a look into the car brought to light. */
+    public Job another(WorkId itsId, String itsName, Estimate its) {
+        return new Job(
+                itsId,
+                build,
+                itsName,
+                zone,
+                onCar,
+                wholeCar,
+                its,
+                Optional.empty(),
+                crew,
+                stationKind,
+                oneGo,
+                cure,
+                cureLock,
+                List.of(),
+                gate,
+                essential,
+                Status.TODO,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
     private Job with(
             Estimate anEstimate,
             Optional<Minutes> left,

@@ -140,6 +140,7 @@ public final class RandomShops {
                 commitments(builds),
                 pins(),
                 HouseRules.defaults(),
+                Optional.empty(),
                 Optional.empty());
     }
 

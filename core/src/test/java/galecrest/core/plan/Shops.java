@@ -270,6 +270,7 @@ public final class Shops {
                 commitments,
                 pins,
                 HouseRules.defaults(),
+                Optional.empty(),
                 Optional.empty());
     }
 

@@ -150,8 +150,9 @@ public class PlanService {
     }
 
     /** Takes over what people were told, and where plans begin, from another shop; within the change that is open. */
-    public void takeOver(Optional<Plan> told, Optional<WarmStart> guide) {
+    public void takeOver(Optional<Plan> told, Optional<Plan> taken, Optional<WarmStart> guide) {
         told.ifPresent(plan -> published.publish(plan, clock.instant(), who.name()));
+        taken.ifPresent(published::take);
         guide.ifPresent(published::saveGuide);
     }
 
@@ -196,6 +197,7 @@ public class PlanService {
         journal.change("published the plan", () -> {
             Current now = currentWithinChange();
             published.publish(now.plan(), clock.instant(), who.name());
+            published.clearTaken();
             published.saveGuide(now.guide());
         });
     }

@@ -27,6 +27,10 @@ class PublishedRepository {
 
     private volatile @Nullable ReadGuide knownGuide;
 
+    private volatile @Nullable ReadPlan knownTaken;
+
+    private record ReadPlan(String text, Plan plan) {}
+
     private record ReadGuide(String text, WarmStart guide) {}
 
     PublishedRepository(JdbcClient db, ObjectMapper json) {
@@ -79,6 +83,35 @@ class PublishedRepository {
                 .param("by", by)
                 .param("plan", StoredPlan.write(json, plan))
                 .update();
+    }
+
+    /** The better plan that was taken since the last one was published. */
+    Optional<Plan> taken() {
+        return db.sql("select plan from taken_plan")
+                .query(String.class)
+                .optional()
+                .map(this::readTaken);
+    }
+
+    private Plan readTaken(String text) {
+        ReadPlan last = knownTaken;
+        if (last != null && last.text().equals(text)) {
+            return last.plan();
+        }
+        Plan plan = StoredPlan.read(json, text);
+        knownTaken = new ReadPlan(text, plan);
+        return plan;
+    }
+
+    void take(Plan plan) {
+        db.sql("""
+                        insert into taken_plan (plan) values (:plan::jsonb)
+                        on conflict (id) do update set plan = excluded.plan""").param("plan", StoredPlan.write(json, plan)).update();
+    }
+
+    /** What was taken is published with the rest. */
+    void clearTaken() {
+        db.sql("delete from taken_plan").update();
     }
 
     /** The published plan that an account has seen last. */

@@ -74,7 +74,8 @@ public class SnapshotRepository {
                 order.commitments(),
                 order.pins(),
                 shop.rules(),
-                published.last().map(PublishedRepository.Told::plan));
+                published.last().map(PublishedRepository.Told::plan),
+                published.taken());
     }
 
     /** A started job without what has been worked on it since it was started. */

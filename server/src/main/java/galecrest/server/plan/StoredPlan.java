@@ -10,6 +10,7 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.time.Span;
 import galecrest.core.work.CommitmentId;
+import galecrest.core.work.LinkId;
 import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.List;
@@ -21,7 +22,10 @@ import org.jspecify.annotations.Nullable;
  * reasons, which are derived again with each new plan.
  */
 record StoredPlan(
-        Instant madeFor, List<Told> told, @Nullable List<ToldDate> dates) {
+        Instant madeFor,
+        List<Told> told,
+        @Nullable List<ToldDate> dates,
+        @Nullable List<String> early) {
     /** What people were told of one piece of work. */
     record Told(
             String work,
@@ -58,7 +62,8 @@ record StoredPlan(
                                 o.commitment().value(),
                                 o.finish().orElse(null),
                                 o.margin().map(Minutes::value).orElse(null)))
-                        .toList());
+                        .toList(),
+                plan.startedAtRisk().stream().map(LinkId::value).toList());
         try {
             return json.writeValueAsString(stored);
         } catch (JsonProcessingException e) {
@@ -89,7 +94,10 @@ record StoredPlan(
                             List.of(),
                             List.of()))
                     .toList();
-            return new Plan(stored.madeFor(), placed, List.of(), List.of(), List.of(), List.of(), dates, Score.NONE);
+            List<LinkId> early = Optional.ofNullable(stored.early()).orElse(List.of()).stream()
+                    .map(LinkId::new)
+                    .toList();
+            return new Plan(stored.madeFor(), placed, List.of(), List.of(), early, List.of(), dates, Score.NONE);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The published plan cannot be read.", e);
         }

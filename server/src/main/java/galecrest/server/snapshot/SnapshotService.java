@@ -68,7 +68,7 @@ class SnapshotService {
                         "file", "There are builds or people already; a snapshot goes into an empty shop.");
             }
             save(shop);
-            plans.takeOver(shop.published(), snapshot.replay().flatMap(SnapshotFile.Replayed::guide));
+            plans.takeOver(shop.published(), shop.taken(), snapshot.replay().flatMap(SnapshotFile.Replayed::guide));
         });
     }
 

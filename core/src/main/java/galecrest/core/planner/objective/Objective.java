@@ -37,6 +37,9 @@ public final class Objective {
     /** Can-follow work that cannot be planned counts as a week late, in hours. */
     private static final double NEVER_HOURS = 40;
 
+    /** The margin of what cannot be planned, in hours. */
+    private static final double NEVER_MARGIN = -1000;
+
     private static final double SLOT_HOURS = TimeGrid.SLOT_MINUTES / 60.0;
     private static final double SLOT_DAYS = SLOT_HOURS / 24;
 
@@ -95,14 +98,38 @@ public final class Objective {
                 : 0;
     }
 
+    /** How heavy the commitment weighs. */
+    public double weight(int commitment) {
+        return dates[commitment].weight;
+    }
+
+    /** Working hours from when the commitment is finished to when it is due; {@link #NEVER_MARGIN} where it never is. */
+    public double marginHours(int commitment, Schedule schedule) {
+        int finish = 0;
+        for (int node : dates[commitment].needs) {
+            if (!schedule.planned(node)) {
+                return NEVER_MARGIN;
+            }
+            finish = Math.max(finish, schedule.ready[node]);
+        }
+        return SLOT_HOURS * problem.calendars.margin(finish, dates[commitment].due);
+    }
+
+    /** The builds of what the commitment needs. */
+    public Set<Integer> builds(int commitment) {
+        Set<Integer> builds = new TreeSet<>();
+        for (int node : dates[commitment].needs) {
+            builds.add(problem.network.build[node]);
+        }
+        return builds;
+    }
+
     /** The builds with a date that the schedule has late. */
     public Set<Integer> lateBuilds(Schedule schedule) {
         Set<Integer> late = new TreeSet<>();
         for (int c = 0; c < dates.length; c++) {
             if (late(c, schedule)) {
-                for (int node : dates[c].needs) {
-                    late.add(problem.network.build[node]);
-                }
+                late.addAll(builds(c));
             }
         }
         return late;

@@ -47,12 +47,16 @@ public final class ActivityFactory {
         this.crews = new CrewModes(network.shop, network.calendars, pools);
         network.shop.vendors().forEach(v -> vendors.put(v.id(), vendors.size()));
         network.brokenPins.forEach(b -> brokenPins.put(b.pin(), b.reason()));
-        told = network.shop.published().map(Plan::byWork).orElse(Map.of());
         int until = 0;
         for (int day = 0; day < network.shop.rules().frozenDays(); day++) {
             until = network.grid.nextDay(until);
         }
         frozenUntil = until;
+        told = network.shop.standing().map(Plan::byWork).orElse(new HashMap<>());
+        // What people were told of the frozen days is a promise, whatever better plan was taken since.
+        network.shop.published().map(Plan::placed).orElse(List.of()).stream()
+                .filter(placed -> network.grid.atOrAfter(placed.start()) < frozenUntil)
+                .forEach(placed -> told.put(placed.work(), placed));
     }
 
     Activity of(int node) {
@@ -143,7 +147,7 @@ public final class ActivityFactory {
         for (int node = 0; node < starts.length; node++) {
             Work work = network.works.get(node);
             Plan.Placed placed = told.get(work.id());
-            boolean waits = placed != null && work.status() == Status.TODO && !network.isAway(node);
+            boolean waits = placed != null && !going(work) && !network.isAway(node);
             starts[node] = waits ? Math.max(-1, network.grid.atOrAfter(placed.start())) : -1;
         }
         return starts;
@@ -156,7 +160,7 @@ public final class ActivityFactory {
     /** What people were told of the job, where it still could be so. */
     private Activity.@Nullable Told told(Job job, List<CrewMode> able, int[] stations) {
         Plan.Placed placed = told.get(job.id());
-        if (placed == null || job.status() != Status.TODO) {
+        if (placed == null || going(job)) {
             return null;
         }
         int slot = network.grid.atOrAfter(placed.start());
@@ -180,11 +184,14 @@ public final class ActivityFactory {
             return null;
         }
         int from = slot >= 0 ? slot : crew.hours(station, false).next(0);
-        return new Activity.Told(from, crew, station, slot < frozenUntil);
+        return new Activity.Told(from, crew, station, slot < frozenUntil && job.status() == Status.TODO);
     }
 
-    private static boolean going(Job job) {
-        return job.started().isPresent() && !job.started().get().by().isEmpty();
+    /** Whether somebody is on it; what was begun and is paused waits like what was not begun. */
+    private static boolean going(Work work) {
+        return work instanceof Job job
+                ? job.started().isPresent() && !job.started().get().by().isEmpty()
+                : work.status() != Status.TODO;
     }
 
     private List<CrewMode> crews(Job job, List<Pin.ToPerson> pinned) {

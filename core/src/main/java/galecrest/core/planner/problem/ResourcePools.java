@@ -64,6 +64,7 @@ public final class ResourcePools {
             }
         });
         shop.published().ifPresent(told -> told.placed().forEach(p -> named.addAll(p.crew())));
+        shop.taken().ifPresent(better -> better.placed().forEach(p -> named.addAll(p.crew())));
         return named;
     }
 

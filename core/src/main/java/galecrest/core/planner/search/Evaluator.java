@@ -55,6 +55,13 @@ public final class Evaluator {
         return schedule.generate(order, choices, floor) ? objective.score(schedule) : null;
     }
 
+    /** Makes the schedule around what stays, see {@link SerialScheduler#generateAround}; its order is the schedule's own. */
+    Score makeAround(int[] order, boolean[] choices, SerialScheduler.Displaced[] displaced, boolean[] atOnce) {
+        schedule.generateAround(order, choices, displaced, atOnce);
+        steps++;
+        return objective.score(schedule);
+    }
+
     /** The schedule made last, as a member of a population. */
     ElitePool.Member made(int[] order, boolean[] choices, Score score) {
         return new ElitePool.Member(order, choices, score, ElitePool.mark(schedule));

@@ -1,90 +1,349 @@
 package galecrest.core.planner.search;
 
 import galecrest.core.plan.Plan;
-import galecrest.core.planner.calendar.WorkingWindows;
+import galecrest.core.plan.Score;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.Activity;
+import galecrest.core.planner.problem.CrewMode;
+import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.time.Span;
-import galecrest.core.work.Link;
+import galecrest.core.planner.sgs.ActivityList;
+import galecrest.core.planner.sgs.SerialScheduler.Displaced;
+import galecrest.core.work.LinkId;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
- * Keys for an order that mends what people were told with the least disturbance: all that can stay where it was told to
- * be goes first, and only then what cannot, because of a bound or of what it follows, with all that follows it. So the
- * disturbed takes the room that is left, and other cars stay as they are. Whether the dates are kept that way is for the
- * score to say.
+ * Mends the plan that stands after an edit. What still can stay keeps its people and its start. What cannot (because of a
+ * bound, of what it follows, of who is away, or because it is new) first takes the room that is left, by any crew, so that
+ * nothing else moves at all. Where that harms a date, each of it is tried in its turn: it pushes away what stands there,
+ * which in turn takes the room that is left or is tried likewise. That is kept only where the lateness and the margin that
+ * it saves are worth what moves ({@link RepairCost}). Deterministic: no luck is in it.
  */
 public final class Repair {
-    /** What people were not told of comes after all that they were. */
-    private static final double LAST = 2 * CriticalPath.FAR;
+    /** So many that are late are helped, each by trying so many that could make room. */
+    private static final int TRIED = 6;
+    /** A job that could be so many working slots later has time enough: two weeks. */
+    private static final double ENOUGH = 2 * CriticalPath.WEEK;
 
     private final SchedulingProblem problem;
-    private final int[] start;
-    private final int[] ready;
-    private final boolean[] stays;
+    private final Evaluator evaluator;
+    private final StandingOrder standing;
+    private final CriticalPath urgency;
+    private final RepairCost cost;
+    private final long steps;
+    private final int[] ranks;
+    private final boolean[] choices;
+    /** Of each node, whether it cannot stay, or need not. */
+    private final boolean[] atOnce;
+    /** What becomes of each node that cannot stay. */
+    private Displaced[] displaced;
+    /** Whether the room that is left goes to the most urgent first, instead of to who stood there first. */
+    private boolean byUrgency;
 
-    private Repair(SchedulingProblem problem, Plan told) {
+    private ElitePool.Member best;
+    private double least;
+
+    private Repair(SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         this.problem = problem;
-        start = new int[problem.size];
-        ready = new int[problem.size];
-        stays = new boolean[problem.size];
-        Arrays.fill(start, WorkingWindows.NEVER);
-        for (Plan.Placed placed : told.placed()) {
-            int node = problem.network.node(placed.work());
-            if (node >= 0) {
-                start[node] = problem.grid.atOrAfter(placed.start());
-                ready[node] = problem.grid.atOrAfter(placed.ready()) + longer(node, placed);
-                stays[node] = start[node] >= 0;
-            }
+        this.evaluator = evaluator;
+        this.steps = steps;
+        urgency = new CriticalPath(problem.network);
+        standing = new StandingOrder(problem, urgency, plan);
+        cost = new RepairCost(problem, evaluator.objective, plan, standing);
+        ranks = ranks();
+        choices = choices(plan, letGo);
+        atOnce = new boolean[problem.size];
+        for (int node = 0; node < problem.size; node++) {
+            atOnce[node] = !standing.stays(node) || letGo.contains(problem.activities[node].build());
         }
+        displaced = new Displaced[problem.size];
+        Arrays.setAll(
+                displaced,
+                node -> ranks[node] == 3 && (problem.told[node] >= 0 || !standing.stood(node))
+                        ? Displaced.WAITS
+                        : Displaced.ANYBODY);
+        Score score = make();
+        least = cost.of(evaluator.schedule, score);
+        best = made(score);
     }
 
-    /** The key of each node, by which a list keeps to what people were told. */
-    public static double[] keys(SchedulingProblem problem, CriticalPath urgency, Plan told) {
-        Repair repair = new Repair(problem, told);
-        for (int node : problem.network.inOrder()) {
-            repair.follow(node);
+    /**
+     * The plan that stands, mended; its schedule is the evaluator's last.
+     *
+     * @param letGo builds whose work need not stay: it takes what room is left, sooner or later
+     * @param steps schedules that are made at most, at least one
+     */
+    public static ElitePool.Member of(
+            SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
+        Repair repair = new Repair(problem, evaluator, plan, letGo, steps);
+        repair.improve();
+        repair.remake();
+        return repair.best;
+    }
+
+    /** At-risk starts as they stood; all at the start it stood at, but what is let go. */
+    private boolean[] choices(Plan plan, Set<Integer> letGo) {
+        boolean[] all = Decisions.of(problem, false, true, letGo);
+        Set<LinkId> early = new HashSet<>(plan.startedAtRisk());
+        for (ActivityNetwork.Arc[] arcs : problem.before) {
+            for (ActivityNetwork.Arc arc : arcs) {
+                if (arc.risk() >= 0) {
+                    all[arc.risk()] = arc.link().map(early::contains).orElse(false);
+                }
+            }
         }
+        return all;
+    }
+
+    /**
+     * What is away or goes on goes ahead of all else, then what leads to a pin that can hold. What was begun but waits comes
+     * where it stood, and what is frozen is so by its key.
+     */
+    private int[] ranks() {
+        int[] own = new int[problem.size];
+        int[] order = problem.network.inOrder();
+        for (int i = order.length - 1; i >= 0; i--) {
+            int node = order[i];
+            boolean leads = Arrays.stream(problem.after[node]).anyMatch(a -> own[a.to()] == 2);
+            boolean goesOn = problem.rank[node] == 0
+                    || problem.rank[node] == 1 && !(standing.stood(node) && standing.inTurn(node) > 0);
+            own[node] = goesOn ? problem.rank[node] : leads || pinned(node) ? 2 : 3;
+        }
+        return own;
+    }
+
+    private boolean pinned(int node) {
+        Activity activity = problem.activities[node];
+        Activity.Exactly pin = activity instanceof Activity.JobActivity job
+                ? job.exactly()
+                : activity instanceof Activity.TripActivity trip
+                        ? trip.exactly()
+                        : activity instanceof Activity.DriveActivity drive ? drive.exactly() : null;
+        return pin != null && pin.slot() >= problem.boundSlot[node];
+    }
+
+    private Score make() {
         double[] keys = new double[problem.size];
         for (int node = 0; node < problem.size; node++) {
-            boolean known = repair.start[node] != WorkingWindows.NEVER;
-            keys[node] = known
-                    ? repair.start[node] + (repair.stays[node] ? 0 : CriticalPath.FAR)
-                    : LAST + urgency.latestStart(node);
+            keys[node] = atOnce[node] && displaced[node] == Displaced.WAITS && byUrgency
+                    ? CriticalPath.FAR + urgency.latestStart(node)
+                    : standing.inTurn(node);
         }
-        return keys;
+        return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce);
     }
 
-    /** By how much more there is to do than was told. */
-    private int longer(int node, Plan.Placed placed) {
-        int slots = 0;
-        for (Span span : placed.at()) {
-            slots += problem.grid.atOrAfter(span.to()) - problem.grid.atOrAfter(span.from());
-        }
-        return problem.activities[node] instanceof Activity.JobActivity ? Math.max(0, problem.work[node] - slots) : 0;
+    private ElitePool.Member made(Score score) {
+        return evaluator.made(evaluator.schedule.order, choices, score);
     }
 
-    /** Moves the node behind its bounds and what it follows; it stays where none of these has moved. */
-    private void follow(int node) {
-        if (start[node] == WorkingWindows.NEVER) {
+    /** Makes the best so far again, to look at it. */
+    private void remake() {
+        best = made(make());
+    }
+
+    /** Keeps what was set where it costs less than the best so far. */
+    private boolean helps() {
+        if (evaluator.steps() >= steps) {
+            return false;
+        }
+        Score score = make();
+        double its = cost.of(evaluator.schedule, score);
+        if (its >= least - Score.NOISE) {
+            return false;
+        }
+        least = its;
+        return true;
+    }
+
+    private void improve() {
+        if (!cost.harms(evaluator.schedule) && cost.othersMoved(evaluator.schedule) == 0) {
             return;
         }
-        int earliest = problem.boundSlot[node];
-        if (problem.activities[node] instanceof Activity.JobActivity job && job.exactly() != null) {
-            earliest = Math.max(earliest, job.exactly().slot());
-        }
-        for (ActivityNetwork.Arc arc : problem.before[node]) {
-            if (arc.type() == Link.Type.FINISH_START && !arc.risky() && start[arc.from()] != WorkingWindows.NEVER) {
-                earliest = Math.max(earliest, problem.lagged(ready[arc.from()], arc));
-                stays[node] &= stays[arc.from()] || start[arc.from()] < 0;
+        byUrgency = true;
+        byUrgency = helps();
+        for (boolean helped = true; helped && evaluator.steps() < steps; ) {
+            helped = false;
+            for (List<Integer> group : groups()) {
+                helped |= flip(group);
+            }
+            helped |= pushersWait();
+            for (boolean more = true; more && evaluator.steps() < steps; helped |= more) {
+                more = ejects();
             }
         }
-        if (earliest > start[node]) {
-            stays[node] = false;
-            ready[node] += earliest - start[node];
-            start[node] = earliest;
+    }
+
+    /** Lets what pushed others from their places wait itself. */
+    private boolean pushersWait() {
+        boolean helped = false;
+        remake();
+        Set<Integer> pushers = new TreeSet<>();
+        for (int root : roots()) {
+            for (int other = 0; other < problem.size; other++) {
+                if (ranks[other] == 3 && !atOnce[other] && pushes(other, root)) {
+                    pushers.add(other);
+                }
+            }
         }
+        for (int pusher : pushers) {
+            atOnce[pusher] = true;
+            if (helps()) {
+                helped = true;
+            } else {
+                atOnce[pusher] = false;
+            }
+        }
+        return helped;
+    }
+
+    /** Whether the one is done by people of the other, at the time at which that was to be. */
+    private boolean pushes(int one, int other) {
+        int told = problem.told[other];
+        return one != other
+                && told >= 0
+                && evaluator.schedule.planned(one)
+                && evaluator.schedule.start[one] < told + problem.work[other]
+                && evaluator.schedule.end[one] > told
+                && Arrays.stream(pools(one))
+                        .anyMatch(p -> Arrays.stream(pools(other)).anyMatch(q -> p == q));
+    }
+
+    /**
+     * Makes room for what is late of the builds whose dates are harmed: something that has time, of people who could do it
+     * instead, leaves its place and waits.
+     */
+    private boolean ejects() {
+        remake();
+        boolean[] gone = cost.moved(evaluator.schedule);
+        Set<Integer> harmed = cost.harmed(evaluator.schedule);
+        List<Integer> late = IntStream.range(0, problem.size)
+                .filter(node -> gone[node] && ranks[node] == 3 && harmed.contains(problem.network.build[node]))
+                .filter(node -> problem.activities[node] instanceof Activity.JobActivity)
+                .boxed()
+                .sorted(Comparator.<Integer>comparingDouble(node -> standing.inTurn(node))
+                        .thenComparing(Comparator.naturalOrder()))
+                .limit(TRIED)
+                .toList();
+        for (int node : late) {
+            for (int victim : victims(node)) {
+                if (eject(node, victim)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** What has its place before the node is late and could be done later without harm, by people who can do both. */
+    private List<Integer> victims(int node) {
+        Set<Integer> able = new HashSet<>();
+        for (CrewMode crew : problem.listedCrews[node]) {
+            Arrays.stream(crew.pools).forEach(able::add);
+        }
+        double from = standing.inTurn(node);
+        int now = evaluator.schedule.start[node];
+        return IntStream.range(0, problem.size)
+                .filter(other -> ranks[other] == 3 && !atOnce[other] && problem.told[other] >= from)
+                .filter(other -> problem.told[other] < now && problem.work[other] * 2 >= problem.work[node])
+                .filter(other -> problem.network.build[other] != problem.network.build[node])
+                .filter(other -> problem.activities[other] instanceof Activity.JobActivity job
+                        && job.told() != null
+                        && Arrays.stream(job.told().crew().pools).anyMatch(able::contains))
+                .boxed()
+                .sorted(Comparator.<Integer>comparingDouble(other -> -Math.min(slack(other), ENOUGH))
+                        .thenComparingInt(other -> problem.after[other].length)
+                        .thenComparingInt(other -> problem.told[other]))
+                .limit(TRIED)
+                .toList();
+    }
+
+    /** Working slots by which the node could start later than it stood, as far as its dates go. */
+    private double slack(int node) {
+        return urgency.latestStart(node) - problem.calendars.shopHours().workBefore(problem.told[node]);
+    }
+
+    private boolean eject(int node, int victim) {
+        boolean was = atOnce[node];
+        Displaced how = displaced[node];
+        atOnce[victim] = true;
+        atOnce[node] = true;
+        displaced[node] = Displaced.WAITS;
+        if (helps()) {
+            return true;
+        }
+        atOnce[victim] = false;
+        atOnce[node] = was;
+        displaced[node] = how;
+        return false;
+    }
+
+    /** Lets the group come sooner, pushing others, or wait. */
+    private boolean flip(List<Integer> group) {
+        Displaced[] before = displaced.clone();
+        Displaced to = displaced[group.get(0)] != Displaced.WAITS
+                ? Displaced.WAITS
+                : standing.stood(group.get(0)) ? Displaced.SLIDES : Displaced.ANYBODY;
+        group.forEach(node -> displaced[node] = to);
+        if (helps()) {
+            return true;
+        }
+        displaced = before;
+        return false;
+    }
+
+    /**
+     * What to flip. Of what is not where it stood while all that it follows is: the people who do it (their work moves on
+     * one after another until there is a gap), the car (which comes later as a whole), and each piece alone.
+     */
+    private List<List<Integer>> groups() {
+        remake();
+        List<Integer> roots = roots();
+        Set<List<Integer>> groups = new LinkedHashSet<>();
+        for (int root : roots) {
+            for (int pool : pools(root)) {
+                groups.add(all(node -> Arrays.stream(pools(node)).anyMatch(p -> p == pool)));
+            }
+        }
+        for (int root : roots) {
+            int build = problem.network.build[root];
+            groups.add(all(node -> problem.network.build[node] == build));
+        }
+        roots.forEach(root -> groups.add(List.of(root)));
+        groups.remove(List.of());
+        return List.copyOf(groups);
+    }
+
+    /** What is not where it stood while all that it follows is, the soonest first. */
+    private List<Integer> roots() {
+        boolean[] gone = cost.moved(evaluator.schedule);
+        return IntStream.range(0, problem.size)
+                .filter(node -> gone[node] && ranks[node] == 3)
+                .filter(node -> Arrays.stream(problem.before[node]).noneMatch(arc -> gone[arc.from()]))
+                .boxed()
+                .sorted(Comparator.<Integer>comparingDouble(standing::inTurn).thenComparing(Comparator.naturalOrder()))
+                .toList();
+    }
+
+    private List<Integer> all(IntPredicate which) {
+        return IntStream.range(0, problem.size)
+                .filter(node -> ranks[node] == 3 && standing.stood(node) && which.test(node))
+                .boxed()
+                .toList();
+    }
+
+    /** Who did it as the plan stood. */
+    private int[] pools(int node) {
+        return problem.activities[node] instanceof Activity.JobActivity job && job.told() != null
+                ? job.told().crew().pools
+                : new int[0];
     }
 }

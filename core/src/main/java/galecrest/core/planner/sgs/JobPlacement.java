@@ -22,6 +22,11 @@ final class JobPlacement {
     private final StayOn stayOn;
     private final BindingConstraint roomCause = new BindingConstraint();
 
+    /** What becomes of a job that is to stay where it stood and cannot. */
+    SerialScheduler.Displaced displaced = SerialScheduler.Displaced.ANYBODY;
+    /** Whether the last job was left without a place, to wait for the room that is left. */
+    boolean lost;
+
     JobPlacement(Schedule schedule, StartWindow window, ResourceState taken) {
         problem = schedule.problem;
         this.schedule = schedule;
@@ -32,6 +37,7 @@ final class JobPlacement {
     }
 
     void place(int node, Activity.JobActivity job) {
+        lost = false;
         if (job.never() != null) {
             schedule.whyNot[node] = job.never();
             return;
@@ -42,6 +48,14 @@ final class JobPlacement {
         int[] stations = jobs.lastOfEquals ? problem.listedStations[node] : problem.stations[node];
         if (job.exactly() != null && exactly(node, job, work) || staysAsTold(node, job) && asTold(node, job, work)) {
             return;
+        }
+        lost = displaced == SerialScheduler.Displaced.WAITS && job.exactly() == null && staysAsTold(node, job);
+        if (lost) {
+            return;
+        }
+        if (displaced == SerialScheduler.Displaced.SLIDES && job.told() != null) {
+            crews = new CrewMode[] {job.told().crew()};
+            stations = new int[] {job.told().station()};
         }
         schedule.overran[node] = false;
         if (problem.stayOn >= 0 && job.oneGo() && work > problem.planned[node]) {

@@ -55,6 +55,60 @@ public final class SerialScheduler extends Schedule {
         return true;
     }
 
+    /** What becomes of work that cannot stay where it stood. */
+    public enum Displaced {
+        /** It takes the room that is left once all else has its place, by any crew. */
+        WAITS,
+        /** It comes as soon after as its own crew can, and pushes what that crew would do then. */
+        SLIDES,
+        /** It comes in its turn, by whichever crew is through first. */
+        ANYBODY
+    }
+
+    /**
+     * Makes the schedule of a list, around what can stay where it stood: what cannot is dealt with as is said for it.
+     * What follows something that waits waits too.
+     *
+     * @param atOnce of each node, whether it is dealt with so in any case, though it could stay
+     * @return the order in which the nodes were placed
+     */
+    public int[] generateAround(int[] list, boolean[] picked, Displaced[] displaced, boolean[] atOnce) {
+        begin(list, picked);
+        boolean[] late = new boolean[problem.size];
+        int[] placed = new int[list.length];
+        int count = 0;
+        for (int node : list) {
+            boolean held = displaced[node] == Displaced.WAITS;
+            late[node] = held && atOnce[node] || followsLate(node, late);
+            if (!late[node]) {
+                jobs.displaced = displaced[node];
+                place(node);
+                jobs.displaced = Displaced.ANYBODY;
+                late[node] = held && jobs.lost;
+            }
+            if (!late[node]) {
+                placed[count++] = node;
+            }
+        }
+        for (int node : list) {
+            if (late[node]) {
+                place(node);
+                placed[count++] = node;
+            }
+        }
+        order = placed;
+        return placed;
+    }
+
+    private boolean followsLate(int node, boolean[] late) {
+        for (ActivityNetwork.Arc arc : problem.before[node]) {
+            if (late[arc.from()]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private void begin(int[] list, boolean[] picked) {
         order = list;
         choices = picked;
@@ -119,10 +173,7 @@ public final class SerialScheduler extends Schedule {
             whyNot[node] = trips.whyNot;
             return;
         }
-        start[node] = trips.leaves;
-        end[node] = trips.back;
-        ready[node] = trips.ready;
-        slotMissed[node] = trips.slotMissed;
+        take(node, trip);
         if (trip.away()) {
             cause[node].set(BindingConstraint.Kind.NOTHING, -1, -1, 0);
         } else if (trip.exactly() != null && trips.leaves == trip.exactly().slot()) {
@@ -136,6 +187,13 @@ public final class SerialScheduler extends Schedule {
         } else {
             window.plainCause(this, node, trips.back);
         }
+    }
+
+    private void take(int node, Activity.TripActivity trip) {
+        start[node] = trips.leaves;
+        end[node] = trips.back;
+        ready[node] = trips.ready;
+        slotMissed[node] = trips.slotMissed;
         if (trip.wholeCar()) {
             int from = trip.away() ? Math.min(trips.leaves, 0) : trips.leaves;
             taken.cars[trip.build()].add(from, trips.ready, CarClaim.AWAY, 0, -1, node);

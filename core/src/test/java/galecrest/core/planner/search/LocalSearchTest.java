@@ -68,7 +68,8 @@ class LocalSearchTest {
             ShopSnapshot shop = RandomShops.shop(seed * 3L + 1, 20);
             var thought = Planner.think(shop, PlanOptions.interactive(shop), (s, b) -> true);
             ShopSnapshot told = shop.withPublished(thought.plan());
-            Plan again = Planner.plan(told, PlanOptions.interactive(told).from(Optional.of(thought.guide())));
+            Plan again =
+                    Planner.plan(told, PlanOptions.interactive(told).searching().from(Optional.of(thought.guide())));
             assertThat(PlanAudit.violations(told, again)).isEmpty();
             assertThat(again.score()).isLessThanOrEqualTo(thought.plan().score());
             if (again.score().compareTo(thought.plan().score()) == 0) {

@@ -4,9 +4,12 @@ import static galecrest.core.plan.Shops.JobShape.needs;
 import static galecrest.core.plan.Shops.shop;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import galecrest.core.audit.PlanAudit;
+import galecrest.core.build.BuildId;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.Shops;
 import galecrest.core.planner.Planner;
@@ -15,8 +18,13 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
+import galecrest.core.time.Arrival;
 import galecrest.core.work.WorkId;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Where something slips and no date is in danger, only what hangs on it is told otherwise. */
@@ -57,10 +65,139 @@ class RepairTest {
         ShopSnapshot after = twoCars(5).snapshot().withPublished(told);
         SchedulingProblem problem = new SchedulingProblem(
                 new ActivityNetwork(after, new TimeGrid(after.now(), after.zone(), PlanOptions.HORIZON)));
-        int[] order = ActivityList.by(problem, Repair.keys(problem, new CriticalPath(problem.network), told));
+        int[] order =
+                ActivityList.by(problem, new StandingOrder(problem, new CriticalPath(problem.network), told).keys());
         List<String> names = java.util.Arrays.stream(order)
                 .mapToObj(node -> problem.network.works.get(node).id().value())
                 .toList();
         assertThat(names).containsExactly("brakes", "bleed", "exhaust", "load");
+    }
+
+    /** Where nothing has changed nothing moves; only a booked slot that can be met after all is taken. */
+    @Test
+    void whatNeedNotMoveStays() {
+        for (int seed = 0; seed < 150; seed++) {
+            ShopSnapshot shop = RandomShops.shop(seed, 20);
+            Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
+            if (plan.placed().stream().noneMatch(Plan.Placed::slotMissed)) {
+                ShopSnapshot told = shop.withPublished(plan);
+                assertThat(PlanDifference.between(plan, Planner.plan(told, PlanOptions.interactive(told)))
+                                .moved())
+                        .as("seed %d", seed)
+                        .isEmpty();
+            }
+        }
+    }
+
+    /** Three hours later by the clock nothing moves either but what was to be done in them and was not begun. */
+    @Test
+    void theClockMovesOnlyWhatItHasOvertaken() {
+        ShopSnapshot shop = twoCars(1).snapshot();
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop));
+        Plan.Placed first = plan.placed().get(0);
+        ShopSnapshot later = shop.withPublished(plan).at(first.start().plus(Duration.ofMinutes(5)));
+        Plan mended = Planner.plan(later, PlanOptions.interactive(later));
+        assertThat(mended.byWork().get(first.work()).start()).isEqualTo(later.now());
+        assertThat(mended.byWork().get(first.work()).crew()).isEqualTo(first.crew());
+    }
+
+    /** One hand, three cars in a row, two of them with days in hand. */
+    private static Shops row(int firstMinutes) {
+        Shops shops = shop().person("ada", "fit");
+        shops.job("a", "one", firstMinutes, "fit")
+                .job("b", "two", 240, "fit")
+                .job("c", "three", 240, "fit")
+                .due("one done", "one", shops.instant(20, 16, 0))
+                .due("two done", "two", shops.instant(20, 16, 0))
+                .due("three done", "three", shops.instant(20, 16, 0));
+        return shops;
+    }
+
+    /** What takes longer and runs into the next job makes that one wait, and not all that comes after it. */
+    @Test
+    void whatIsPushedTakesTheRoomThatIsLeft() {
+        ShopSnapshot before = row(240).snapshot();
+        Plan told = Planner.plan(before, PlanOptions.interactive(before));
+        List<WorkId> inOrder = told.placed().stream().map(Plan.Placed::work).toList();
+        ShopSnapshot after = row(400).snapshot().withPublished(told);
+        Plan mended = Planner.plan(after, PlanOptions.interactive(after));
+        assertThat(PlanAudit.violations(after, mended)).isEmpty();
+        assertThat(PlanDifference.between(told, mended).moved())
+                .extracting(PlanDifference.Moved::work)
+                .hasSizeLessThanOrEqualTo(1)
+                .doesNotContain(inOrder.get(2));
+    }
+
+    /** A date that the room left would make late is worth a push: the other car, which has time, makes room. */
+    @Test
+    void anotherCarMakesRoomWhereADateWouldBeMissed() {
+        Shops shops = shop().person("ada", "fit");
+        shops.part("flange", shops.instant(1, 8, 0), 0)
+                .job("urgent", "first", 480, "fit", needs("flange"))
+                .job("x", "second", 480, "fit")
+                .job("y", "second", 480, "fit")
+                .due("race", "first", shops.instant(3, 16, 0))
+                .due("some day", "second", shops.instant(25, 16, 0));
+        ShopSnapshot before = shops.snapshot();
+        Plan told = Planner.plan(before, PlanOptions.interactive(before));
+        ShopSnapshot later = before.withPublished(told)
+                .withParts(before.parts().stream()
+                        .map(p -> p.withArrival(Optional.of(Arrival.exactly(shops.instant(2, 8, 0)))))
+                        .toList());
+        Plan mended = Planner.plan(later, PlanOptions.interactive(later));
+        assertThat(PlanAudit.violations(later, mended)).isEmpty();
+        assertThat(mended.score().hardLateness()).isZero();
+        assertThat(PlanDifference.between(told, mended).moved()).hasSizeLessThanOrEqualTo(2);
+    }
+
+    /** What was let go may come sooner than it stood, into room that is free; nothing else moves for it. */
+    @Test
+    void whatIsLetGoTakesFreeRoomAndNothingElseMoves() {
+        ShopSnapshot before = twoCars(5).snapshot();
+        Plan told = Planner.plan(before, PlanOptions.interactive(before));
+        ShopSnapshot after = twoCars(2).snapshot().withPublished(told);
+        Plan still = Planner.plan(after, PlanOptions.interactive(after));
+        assertThat(PlanDifference.between(told, still).moved()).isEmpty();
+        Plan free = Planner.plan(after, PlanOptions.interactive(after).lettingGo(Set.of(new BuildId("first"))));
+        assertThat(PlanDifference.between(told, free).moved())
+                .extracting(m -> m.work().value())
+                .isNotEmpty()
+                .isSubsetOf("exhaust", "load");
+        assertThat(free.byWork().get(new WorkId("exhaust")).start())
+                .isBefore(told.byWork().get(new WorkId("exhaust")).start());
+    }
+
+    /** A better plan that was taken is mended from there on, and what was published says whom to tell. */
+    @Test
+    void whatWasTakenStands() {
+        Shops shops = shop().person("ada", "fit");
+        // Beyond the days that stay as people were told.
+        shops.part("flange", shops.instant(3, 8, 0), 0);
+        for (String car : List.of("one", "two", "three")) {
+            shops.job("of " + car, car, 240, "fit", needs("flange")).due(car, car, shops.instant(20, 16, 0));
+        }
+        ShopSnapshot shop = shops.snapshot();
+        Plan told = Planner.plan(shop, PlanOptions.interactive(shop));
+        List<Plan.Placed> turned = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            Plan.Placed at = told.placed().get(2 - i);
+            Plan.Placed who = told.placed().get(i);
+            turned.add(new Plan.Placed(
+                    who.work(),
+                    at.start(),
+                    at.end(),
+                    at.ready(),
+                    at.at(),
+                    at.crew(),
+                    at.station(),
+                    false,
+                    at.because()));
+        }
+        Plan other = told.withPlaced(turned);
+        ShopSnapshot taken = shop.withPublished(told).withTaken(other);
+        Plan plan = Planner.plan(taken, PlanOptions.interactive(taken));
+        assertThat(PlanDifference.between(other, plan).moved()).isEmpty();
+        assertThat(plan.score().churn()).isPositive();
+        assertThat(taken.withPublished(other).taken()).isEmpty();
     }
 }

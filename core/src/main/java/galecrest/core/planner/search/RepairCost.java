@@ -1,0 +1,149 @@
+package galecrest.core.planner.search;
+
+import galecrest.core.plan.Plan;
+import galecrest.core.plan.Score;
+import galecrest.core.planner.objective.Objective;
+import galecrest.core.planner.problem.Activity;
+import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.sgs.Schedule;
+import galecrest.core.work.CommitmentId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * What a repair is judged by: lateness and lost margin against what moves, as one sum in weighted hours late at a
+ * promise. A search compares lateness first and all else after; a shop does not rearrange thirty jobs for a quarter of an
+ * hour. The weights are those of a manager who has to tell people.
+ */
+final class RepairCost {
+    private static final double MISSING = 10_000;
+    /** An hour late at an event or a paid slot, against one at a promise. */
+    private static final double HARD = 4;
+    /** An hour that is gone of the reserve that the house asks for, or by which can-follow work is late. */
+    private static final double RESERVE = 0.25;
+    /** An hour of margin that a date loses, though it is kept. */
+    private static final double MARGIN = 0.04;
+    /** A job of another car that goes to somebody else or by more than an hour to another time. */
+    private static final double OTHER_CAR = 1;
+    /** The same of a car that the edit disturbed anyway. */
+    private static final double OWN_CAR = 0.2;
+    /** More where that is today or on the next day, which people have in their heads. */
+    private static final double SOON = 1.5;
+    /** Less than that is no move to speak of: people come in when they are through with what they are on. */
+    private static final int HOUR = 12;
+
+    /** To move more jobs of other cars than that is another plan: it is offered, not imposed. */
+    private static final int MOST_OTHERS = 10;
+    /** What each job beyond that counts, so that lateness seldom pays for it. */
+    private static final double EXCESS = 200;
+
+    private static final double NEAR_TIE = 1e-3;
+    /** Margin below this is not asked after: half an hour. */
+    private static final double NOTICED_HOURS = 0.5;
+
+    private final SchedulingProblem problem;
+    private final Objective objective;
+    private final double[] stoodMargin;
+    private final boolean[] disturbed;
+    private final boolean[] stood;
+    private final int soon;
+
+    RepairCost(SchedulingProblem problem, Objective objective, Plan plan, StandingOrder standing) {
+        this.problem = problem;
+        this.objective = objective;
+        Map<CommitmentId, Double> margins = new HashMap<>();
+        plan.outlooks().forEach(o -> o.margin().ifPresent(m -> margins.put(o.commitment(), m.hours())));
+        var commitments = problem.network.shop.commitments();
+        stoodMargin = new double[commitments.size()];
+        for (int c = 0; c < stoodMargin.length; c++) {
+            stoodMargin[c] = margins.getOrDefault(commitments.get(c).id(), 0.0);
+        }
+        disturbed = new boolean[problem.network.shop.builds().size()];
+        stood = new boolean[problem.size];
+        for (int node = 0; node < problem.size; node++) {
+            stood[node] = standing.stood(node);
+            if (!standing.stays(node) && problem.told[node] >= 0) {
+                disturbed[problem.network.build[node]] = true;
+            }
+        }
+        soon = problem.grid.nextDay(problem.grid.nextDay(0));
+    }
+
+    double of(Schedule schedule, Score score) {
+        double moves = 0;
+        for (int node = 0; node < problem.size; node++) {
+            if (moves(schedule, node)) {
+                double weight = disturbed[problem.network.build[node]] ? OWN_CAR : OTHER_CAR;
+                moves += weight * (isSoon(schedule, node) ? 1 + SOON : 1);
+            }
+        }
+        double beyond = EXCESS * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
+        double lost = 0;
+        for (int c = 0; c < stoodMargin.length; c++) {
+            lost += objective.weight(c) * Math.max(0, stoodMargin[c] - objective.marginHours(c, schedule));
+        }
+        return MISSING * score.missing()
+                + HARD * score.hardLateness()
+                + score.promisedLateness()
+                + RESERVE * (score.bufferEaten() + score.followLate())
+                + score.atRisk()
+                + MARGIN * lost
+                + moves
+                + beyond
+                + NEAR_TIE * (score.carsInBits() + score.finishing());
+    }
+
+    /** How many jobs of cars that the edit did not disturb move. */
+    int othersMoved(Schedule schedule) {
+        int moved = 0;
+        for (int node = 0; node < problem.size; node++) {
+            moved += !disturbed[problem.network.build[node]] && moves(schedule, node) ? 1 : 0;
+        }
+        return moved;
+    }
+
+    /** Whether a date is worse off than it stood, or late. */
+    boolean harms(Schedule schedule) {
+        return !harmed(schedule).isEmpty();
+    }
+
+    /** The builds with a date that is late or has lost margin. */
+    Set<Integer> harmed(Schedule schedule) {
+        Set<Integer> harmed = new TreeSet<>();
+        for (int c = 0; c < stoodMargin.length; c++) {
+            double margin = objective.marginHours(c, schedule);
+            if (margin < stoodMargin[c] - NOTICED_HOURS || margin < 0) {
+                harmed.addAll(objective.builds(c));
+            }
+        }
+        return harmed;
+    }
+
+    /** What is not where it stood, or never stood. */
+    boolean[] moved(Schedule schedule) {
+        boolean[] moved = new boolean[problem.size];
+        for (int node = 0; node < problem.size; node++) {
+            moved[node] = !stood[node] || problem.told[node] >= 0 && moves(schedule, node);
+        }
+        return moved;
+    }
+
+    private boolean moves(Schedule schedule, int node) {
+        int told = problem.told[node];
+        if (told < 0) {
+            return false;
+        }
+        if (!schedule.planned(node) || Math.abs(schedule.start[node] - told) > HOUR) {
+            return true;
+        }
+        return problem.activities[node] instanceof Activity.JobActivity job
+                && job.told() != null
+                && !job.told().crew().equals(schedule.crew[node]);
+    }
+
+    private boolean isSoon(Schedule schedule, int node) {
+        return problem.told[node] < soon || schedule.planned(node) && schedule.start[node] < soon;
+    }
+}
