@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { DESK } from './desk'
+import { OFFERS } from './offers'
 import { client, dataOf, type Schemas } from './client'
 
 export type Odds = Schemas['Odds']
@@ -10,7 +11,7 @@ export type Tried = Schemas['Tried']
 const ODDS = ['odds']
 const THOUGHTS = ['thoughts']
 /** What is asked anew when the server tells of thinking. */
-export const THINKING = [ODDS, THOUGHTS, DESK]
+export const THINKING = [ODDS, THOUGHTS, DESK, OFFERS]
 /** Should a notice be lost, it is asked for after this long anyway. */
 const REFETCH_MILLIS = 20_000
 

@@ -21,6 +21,7 @@ import { ThinkHarder } from './ThinkHarder'
 import { useDrag, useView } from './useView'
 import { WhatMoved } from './WhatMoved'
 import { WorkCard } from './WorkCard'
+import { OnOffer } from '../domain/OnOffer'
 import layout from '../ui/layout.module.css'
 import css from './runway.module.css'
 
@@ -120,6 +121,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
       </div>
+      <OnOffer account={account} />
       {date && <DateSheet date={date} account={account} onClose={() => put({ date: undefined })} />}
       <div ref={ref} className={css.anchor}>
         {width > 0 && (

@@ -6,7 +6,7 @@ import layout from '../ui/layout.module.css'
 
 const SECONDS = 60
 
-/** Asks for a better plan in the background; shows how far it is and can end it, the best so far being kept. */
+/** Asks for a better plan in the background; shows how far it is and can end it; what was found comes as an offer. */
 export function ThinkHarder() {
   const { send, busy } = useSend()
   const thought = useThoughts().find((t) => t.kind === 'HARDER')

@@ -4,6 +4,7 @@ import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
+import { OnOffer } from '../domain/OnOffer'
 import { Nothing } from '../ui/Nothing'
 import { clock, day, weekday } from '../format/time'
 import { Brief } from './Brief'
@@ -46,7 +47,6 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
         {account.role !== 'HAND' && (
           <SegmentedControl
             size="xs"
-
             className={`no-print ${layout.push}`}
             value={view}
             onChange={(v) => setSearch(v === 'now' ? { view: v } : {}, { replace: true })}
@@ -58,6 +58,7 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
         )}
       </div>
       <Brief onPick={pick} />
+      <OnOffer account={account} />
       {view === 'now' ? (
         <NowList />
       ) : picked ? (

@@ -4,7 +4,6 @@ import galecrest.core.parts.PartLine;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.WarmStart;
 import galecrest.core.planner.Planner;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
@@ -23,8 +22,8 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 
 /**
- * What one more day costs, of each thing that is outside the building: the plan is made again with it a day later, in
- * the same order, and compared. What has more than a day in hand costs nothing.
+ * What one more day costs, of each thing that is outside the building: the plan is mended with it a day later, and
+ * compared with what it is. What has more than a day in hand costs nothing.
  */
 public final class DelayImpact {
     private static final Duration DAY = Duration.ofDays(1);
@@ -61,9 +60,12 @@ public final class DelayImpact {
                 .thenComparing(OfThing::id);
     }
 
-    /** Of all that is outside or must still come in, the worst first; empty where it was told not to go on. */
-    public static Optional<List<OfThing>> of(ShopSnapshot shop, WarmStart guide, BooleanSupplier goOn) {
-        Plan base = replay(shop, guide);
+    /**
+     * Of all that is outside or must still come in, the worst first; empty where it was told not to go on.
+     *
+     * @param base the plan of the shop as it is
+     */
+    public static Optional<List<OfThing>> of(ShopSnapshot shop, Plan base, BooleanSupplier goOn) {
         Optional<LatestDates> tried = LatestDates.of(shop, base, goOn);
         if (tried.isEmpty()) {
             return Optional.empty();
@@ -92,21 +94,21 @@ public final class DelayImpact {
                                     inHand,
                                     Optional.of(need),
                                     base,
-                                    replay(later(shop, part, comes), guide)));
+                                    mended(later(shop, part, comes), base)));
         }
         for (Work work : shop.works()) {
             if (work instanceof Outwork outwork && outwork.status() != Status.DONE) {
                 if (!goOn.getAsBoolean()) {
                     return Optional.empty();
                 }
-                all.add(of(shop, guide, base, needs, outwork));
+                all.add(of(shop, base, needs, outwork));
             }
         }
         all.sort(OfThing.WORST_FIRST);
         return Optional.of(all);
     }
 
-    private static OfThing of(ShopSnapshot shop, WarmStart guide, Plan base, LatestDates needs, Outwork outwork) {
+    private static OfThing of(ShopSnapshot shop, Plan base, LatestDates needs, Outwork outwork) {
         Duration inHand = base.placed().stream()
                 .filter(p -> p.work().equals(outwork.id()))
                 .findFirst()
@@ -122,7 +124,7 @@ public final class DelayImpact {
         ShopSnapshot with = shop.withWorks(shop.works().stream()
                 .map(w -> w.id().equals(outwork.id()) ? later : w)
                 .toList());
-        return between(outwork.id().value(), inHand, Optional.empty(), base, replay(with, guide));
+        return between(outwork.id().value(), inHand, Optional.empty(), base, mended(with, base));
     }
 
     private static ShopSnapshot later(ShopSnapshot shop, PartLine part, Instant comes) {
@@ -139,8 +141,9 @@ public final class DelayImpact {
                 arrival.high().plus(DAY));
     }
 
-    private static Plan replay(ShopSnapshot shop, WarmStart guide) {
-        return Planner.plan(shop, PlanOptions.once().from(Optional.of(guide)));
+    private static Plan mended(ShopSnapshot shop, Plan base) {
+        ShopSnapshot standing = shop.withTaken(base);
+        return Planner.plan(standing, PlanOptions.interactive(standing));
     }
 
     private static OfThing harmless(String id, Duration inHand, Optional<LatestDates.PartNeed> need) {

@@ -80,6 +80,11 @@ public record PlanOptions(
         return new PlanOptions(horizon, steps, searches, seed, known, mode, letGo);
     }
 
+    /** The same with another number of searches side by side. */
+    public PlanOptions withSearches(int other) {
+        return new PlanOptions(horizon, steps, other, seed, guide, mode, letGo);
+    }
+
     /** The same, but a search for the best plan, however much of it moves. */
     public PlanOptions searching() {
         return new PlanOptions(horizon, steps, searches, seed, guide, Mode.SEARCH, letGo);

@@ -5,7 +5,6 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
-import galecrest.core.plan.WarmStart;
 import galecrest.core.planner.Planner;
 import galecrest.core.risk.MonteCarlo;
 import galecrest.core.risk.RiskOptions;
@@ -41,6 +40,9 @@ public final class Rescue {
     private final RiskOptions luck;
     private final Consumer<Progress> progress;
     private final Outcome before;
+    /** The same car let go, without a move: what is won that way is not the move's doing. */
+    private final Outcome idle;
+
     private int done;
     private int all;
 
@@ -94,41 +96,30 @@ public final class Rescue {
             double chanceBefore,
             double chanceAfter) {}
 
-    private record Outcome(Plan plan, WarmStart guide, RiskProfile chance) {}
+    private record Outcome(Plan plan, RiskProfile chance) {}
 
-    private Rescue(
-            ShopSnapshot shop,
-            Plan plan,
-            WarmStart guide,
-            Commitment commitment,
-            RiskOptions luck,
-            Consumer<Progress> progress) {
+    private Rescue(ShopSnapshot shop, Plan plan, Commitment commitment, RiskOptions luck, Consumer<Progress> progress) {
         this.shop = shop;
         this.commitment = commitment;
         this.luck = luck;
         this.progress = progress;
-        this.before = simulated(shop, plan, guide);
+        this.before = simulated(shop, plan);
+        this.idle = outcome(shop);
     }
 
     /**
      * All that helps, the most worth first; moves that win nothing are left out.
      *
      * @param plan the present plan
-     * @param guide what it was made of
      * @param progress told after each try; ends it by throwing {@link Cancelled}
      */
     public static List<Tried> of(
-            ShopSnapshot shop,
-            Plan plan,
-            WarmStart guide,
-            CommitmentId commitment,
-            RiskOptions luck,
-            Consumer<Progress> progress) {
+            ShopSnapshot shop, Plan plan, CommitmentId commitment, RiskOptions luck, Consumer<Progress> progress) {
         Commitment which = shop.commitments().stream()
                 .filter(c -> c.id().equals(commitment))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("There is no commitment " + commitment + "."));
-        return new Rescue(shop, plan, guide, which, luck, progress).run();
+        return new Rescue(shop, plan, which, luck, progress).run();
     }
 
     private List<Tried> run() {
@@ -178,8 +169,10 @@ public final class Rescue {
             changed = MoveEffects.apply(changed, move);
         }
         Tried result = compare(moves, outcome(changed));
-        boolean wins =
-                won(result.marginBefore(), result.marginAfter(), result.chanceBefore(), result.chanceAfter()) > 0.001;
+        Outlook idly = outlook(idle);
+        boolean wins = won(idly.margin(), result.marginAfter(), idly.chance(), result.chanceAfter()) > 0.001
+                && won(result.marginBefore(), result.marginAfter(), result.chanceBefore(), result.chanceAfter())
+                        > 0.001;
         if (wins) {
             tried.add(result);
             tried.sort(Comparator.comparingDouble(Tried::worth).reversed());
@@ -188,15 +181,25 @@ public final class Rescue {
         progress.accept(new Progress(done, all, List.copyOf(tried)));
     }
 
+    /** The present plan, mended with the change in it and the car of the date let go, so that it can make use of it. */
     private Outcome outcome(ShopSnapshot changed) {
-        PlanOptions options = PlanOptions.interactive(changed).from(Optional.of(before.guide()));
-        var thought = Planner.think(changed, options, (s, b) -> true);
-        return simulated(changed, thought.plan(), thought.guide());
+        ShopSnapshot standing = changed.withTaken(before.plan());
+        PlanOptions options = PlanOptions.interactive(standing).lettingGo(Set.of(commitment.build()));
+        return simulated(standing, Planner.plan(standing, options));
     }
 
-    private Outcome simulated(ShopSnapshot changed, Plan plan, WarmStart guide) {
-        RiskProfile chance = MonteCarlo.of(changed, plan, luck, d -> true).orElseThrow();
-        return new Outcome(plan, guide, chance);
+    private Outcome simulated(ShopSnapshot changed, Plan plan) {
+        return new Outcome(plan, MonteCarlo.of(changed, plan, luck, d -> true).orElseThrow());
+    }
+
+    /** What the date has of an outcome. */
+    private record Outlook(Optional<Minutes> margin, double chance) {}
+
+    private Outlook outlook(Outcome outcome) {
+        int c = shop.commitments().indexOf(commitment);
+        return new Outlook(
+                outcome.plan().outlooks().get(c).margin(),
+                outcome.chance().odds().get(c).chance());
     }
 
     private Tried compare(List<Move> moves, Outcome after) {

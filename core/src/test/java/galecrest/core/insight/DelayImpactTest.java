@@ -3,10 +3,10 @@ package galecrest.core.insight;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import galecrest.core.parts.PartState;
+import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.Shops;
-import galecrest.core.plan.WarmStart;
 import galecrest.core.planner.Planner;
 import galecrest.core.time.Arrival;
 import galecrest.core.vendor.VendorRecord;
@@ -71,15 +71,14 @@ class DelayImpactTest {
                 .due("race", "car", shops.instant(1, 9, 0))
                 .due("club day", "spare", shops.instant(9, 16, 0))
                 .snapshot();
-        WarmStart guide = Planner.think(shop, PlanOptions.interactive(shop), (steps, best) -> true)
-                .guide();
-        List<DelayImpact.OfThing> harm = DelayImpact.of(shop, guide, () -> true).orElseThrow();
+        Plan base = Planner.plan(shop, PlanOptions.interactive(shop));
+        List<DelayImpact.OfThing> harm = DelayImpact.of(shop, base, () -> true).orElseThrow();
         assertThat(harm).extracting(DelayImpact.OfThing::id).containsExactly("near", "far");
         assertThat(harm.get(0).hardHours()).isGreaterThan(0);
         assertThat(harm.get(0).hardest()).map(CommitmentId::value).contains("race");
         assertThat(harm.get(1).marginLost().value()).isZero();
         assertThat(harm.get(1).inHand()).isGreaterThan(Duration.ofDays(5));
-        assertThat(DelayImpact.of(shop, guide, () -> false)).isEqualTo(Optional.empty());
+        assertThat(DelayImpact.of(shop, base, () -> false)).isEqualTo(Optional.empty());
     }
 
     /** The tuner has the car for two days, and the date is two hours after it is back: a day more is late by most of one. */
@@ -95,9 +94,8 @@ class DelayImpactTest {
                 .due("race", "car", shops.instant(3, 10, 0))
                 .due("club day", "spare", shops.instant(20, 16, 0))
                 .snapshot();
-        WarmStart guide = Planner.think(shop, PlanOptions.interactive(shop), (steps, best) -> true)
-                .guide();
-        List<DelayImpact.OfThing> harm = DelayImpact.of(shop, guide, () -> true).orElseThrow();
+        Plan base = Planner.plan(shop, PlanOptions.interactive(shop));
+        List<DelayImpact.OfThing> harm = DelayImpact.of(shop, base, () -> true).orElseThrow();
         assertThat(harm).extracting(DelayImpact.OfThing::id).containsExactly("tune", "coat");
         assertThat(harm.get(0).hardHours()).isGreaterThan(0);
         assertThat(harm.get(0).hardest()).map(CommitmentId::value).contains("race");
@@ -105,7 +103,7 @@ class DelayImpactTest {
         assertThat(harm.get(1).hardHours()).isZero();
         assertThat(harm.get(1).inHand()).isGreaterThan(Duration.ofDays(7));
         int[] asked = {0};
-        assertThat(DelayImpact.of(shop, guide, () -> asked[0]++ == 0))
+        assertThat(DelayImpact.of(shop, base, () -> asked[0]++ == 0))
                 .as("told to stop at the second")
                 .isEmpty();
     }

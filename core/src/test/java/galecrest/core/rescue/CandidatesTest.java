@@ -134,7 +134,7 @@ class CandidatesTest {
     void theEveningWinsTheDateBack() {
         ShopSnapshot shop = tenHours().person("bo", "fit").snapshot();
         var thought = Planner.think(shop, PlanOptions.once(), (s, b) -> true);
-        List<Rescue.Tried> tried = Rescue.of(shop, thought.plan(), thought.guide(), DATE, LUCK, p -> {});
+        List<Rescue.Tried> tried = Rescue.of(shop, thought.plan(), DATE, LUCK, p -> {});
         Map<List<Move>, Rescue.Tried> by = new HashMap<>();
         tried.forEach(t -> by.put(t.moves(), t));
         Rescue.Tried stayed = by.get(List.<Move>of(evening("bo", 0)));
@@ -154,7 +154,7 @@ class CandidatesTest {
         ShopSnapshot shop = shops.snapshot();
         var thought = Planner.think(shop, PlanOptions.once(), (s, b) -> true);
         List<List<Move>> tried = new ArrayList<>();
-        Rescue.of(shop, thought.plan(), thought.guide(), DATE, LUCK, p -> {}).forEach(t -> tried.add(t.moves()));
+        Rescue.of(shop, thought.plan(), DATE, LUCK, p -> {}).forEach(t -> tried.add(t.moves()));
         assertThat(tried).isNotEmpty();
         assertThat(tried)
                 .noneMatch(moves -> moves.stream().anyMatch(Move.Expedite.class::isInstance)

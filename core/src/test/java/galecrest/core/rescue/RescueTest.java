@@ -24,7 +24,7 @@ class RescueTest {
 
     private static List<Rescue.Tried> rescue(ShopSnapshot shop, CommitmentId commitment, List<Rescue.Progress> told) {
         var thought = Planner.think(shop, PlanOptions.interactive(shop).withSteps(40), (s, b) -> true);
-        return Rescue.of(shop, thought.plan(), thought.guide(), commitment, LUCK, told::add);
+        return Rescue.of(shop, thought.plan(), commitment, LUCK, told::add);
     }
 
     /** The dates of a shop that its first plan has late. */
@@ -114,12 +114,7 @@ class RescueTest {
         ShopSnapshot shop = RandomShops.shop(3, 20);
         var thought = Planner.think(shop, PlanOptions.once(), (s, b) -> true);
         assertThatThrownBy(() -> Rescue.of(
-                        shop,
-                        thought.plan(),
-                        thought.guide(),
-                        shop.commitments().get(0).id(),
-                        LUCK,
-                        p -> {
+                        shop, thought.plan(), shop.commitments().get(0).id(), LUCK, p -> {
                             throw new Rescue.Cancelled();
                         }))
                 .isInstanceOf(Rescue.Cancelled.class);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.insight.DelayImpact;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Score;
+import galecrest.core.plan.SearchListener;
 import galecrest.core.planner.Planner;
 import galecrest.core.rescue.Rescue;
 import galecrest.core.risk.MonteCarlo;
@@ -13,6 +14,7 @@ import galecrest.server.NewId;
 import galecrest.server.access.Role;
 import galecrest.server.journal.Journal;
 import galecrest.server.json.CoreJson;
+import galecrest.server.offer.OfferService;
 import galecrest.server.plan.PlanService;
 import galecrest.server.sheet.JobSheetService;
 import jakarta.annotation.PostConstruct;
@@ -30,6 +32,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -65,6 +68,10 @@ class AnalysisWorker {
     private final PlanService plans;
     private final Journal journal;
     private final JobSheetService sheets;
+    private final OfferService offers;
+    /** Whether better plans are looked for without being asked. */
+    private final boolean offering;
+
     private final BackgroundThrottle courtesy;
     private final String name = NewId.next();
     private final ObjectMapper core = CoreJson.mapper();
@@ -85,7 +92,11 @@ class AnalysisWorker {
             PlanService plans,
             Journal journal,
             JobSheetService sheets,
-            BackgroundThrottle courtesy) {
+            OfferService offers,
+            BackgroundThrottle courtesy,
+            @Value("${galecrest.offering:true}") boolean offering) {
+        this.offers = offers;
+        this.offering = offering;
         this.courtesy = courtesy;
         this.sheets = sheets;
         this.queue = queue;
@@ -113,6 +124,9 @@ class AnalysisWorker {
             try {
                 if (quiet()) {
                     queue.askChance();
+                    if (offering) {
+                        queue.askOffer();
+                    }
                 }
                 Optional<Thought> next = queue.claim(name);
                 if (next.isPresent()) {
@@ -159,7 +173,8 @@ class AnalysisWorker {
         var beats = heart.scheduleAtFixedRate(
                 () -> {
                     try {
-                        boolean wanted = thought.kind() != Thought.Kind.CHANCE || journal.last() == thought.change();
+                        boolean asked = thought.kind() != Thought.Kind.CHANCE && thought.kind() != Thought.Kind.OFFER;
+                        boolean wanted = asked || journal.last() == thought.change();
                         if (!queue.beat(thought.id(), name, news.getAndSet(null)) || !wanted) {
                             wantedStill.set(false);
                         }
@@ -178,6 +193,7 @@ class AnalysisWorker {
                         case RESCUE -> rescue(thought);
                         case HARDER -> harder(thought);
                         case PROMISE -> promise(thought);
+                        case OFFER -> offer(thought, now);
                     };
             queue.end(
                     thought.id(),
@@ -217,7 +233,7 @@ class AnalysisWorker {
                         now.plan(),
                         RiskOptions.of(OddsService.TRIALS, OddsService.LUCK, ODDS_THREADS),
                         done -> goesOnAtLeisure())
-                .flatMap(c -> DelayImpact.of(now.shop(), now.guide(), this::goesOnAtLeisure)
+                .flatMap(c -> DelayImpact.of(now.shop(), now.plan(), this::goesOnAtLeisure)
                         .map(h -> OddsView.of(now.change(), now.shop(), now.plan(), c, h)))
                 .orElse(null);
     }
@@ -259,7 +275,6 @@ class AnalysisWorker {
         Rescue.of(
                 now.shop(),
                 now.plan(),
-                now.guide(),
                 new CommitmentId(thought.subject()),
                 RiskOptions.of(RESCUE_TRIALS, OddsService.LUCK, THREADS),
                 progress -> {
@@ -283,24 +298,49 @@ class AnalysisWorker {
         }
     }
 
-    /** Searches until the time is over, keeps what is better than the present plan for all plans to begin from. */
+    /** Looks for a better plan than the one that stands, and puts it on offer. */
+    private Object offer(Thought thought, PlanService.Current now) {
+        long start = System.nanoTime();
+        boolean offered = false;
+        if (now.shop().standing().isPresent()) {
+            Planner.Thought found = searched(
+                    now,
+                    thought,
+                    1,
+                    (steps, score) -> goesOnAtLeisure() && (System.nanoTime() - start) / 1e9 < thought.seconds());
+            offered = goOn.get() && offers.found(now, found.plan());
+        }
+        return new Offered(offered);
+    }
+
+    /** What came of looking for a better plan. */
+    record Offered(boolean offered) {}
+
+    private static Planner.Thought searched(
+            PlanService.Current now, Thought thought, int searches, SearchListener watch) {
+        return Planner.think(
+                now.shop().withTaken(now.plan()),
+                PlanOptions.thorough(ENDLESS, thought.change() + thought.seconds())
+                        .withSearches(searches)
+                        .from(Optional.of(now.guide())),
+                watch);
+    }
+
+    /** Searches until the time is over and puts what is better than the present plan on offer. */
     private Object harder(Thought thought) {
         PlanService.Current now = plans.current();
         long start = System.nanoTime();
         Said before = Said.of(now.plan().score());
         AtomicReference<Score> best = new AtomicReference<>(now.plan().score());
-        Planner.Thought found = Planner.think(
-                now.shop(),
-                PlanOptions.thorough(ENDLESS, thought.change() + 1).from(Optional.of(now.guide())),
-                (steps, score) -> {
-                    double seconds = (System.nanoTime() - start) / 1e9;
-                    Score least = best.accumulateAndGet(score, (a, b) -> b.compareTo(a) < 0 ? b : a);
-                    news.set(new Progress(steps, before, Said.of(least), seconds));
-                    return goesOn() && seconds < thought.seconds();
-                });
+        Planner.Thought found = searched(now, thought, THREADS, (steps, score) -> {
+            double seconds = (System.nanoTime() - start) / 1e9;
+            Score least = best.accumulateAndGet(score, (a, b) -> b.compareTo(a) < 0 ? b : a);
+            news.set(new Progress(steps, before, Said.of(least), seconds));
+            return goesOn() && seconds < thought.seconds();
+        });
         double seconds = (System.nanoTime() - start) / 1e9;
-        if (!stopping && found.plan().score().compareTo(now.plan().score()) < 0) {
-            plans.beginFrom(found.guide(), "thought harder for " + thought.askedBy() + ": a better plan");
+        if (!stopping) {
+            offers.found(now, found.plan());
         }
         return new Progress(found.steps(), before, Said.of(found.plan().score()), seconds);
     }

@@ -34,7 +34,9 @@ public record Thought(
         /** What would win a date back. */
         RESCUE,
         /** When a new build from a template would be ready. */
-        PROMISE
+        PROMISE,
+        /** A better plan, looked for without being asked, to be offered. */
+        OFFER
     }
 
     /** Where it stands. */

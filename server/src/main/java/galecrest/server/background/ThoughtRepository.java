@@ -33,6 +33,9 @@ class ThoughtRepository {
     /** So often odds are tried that ended without a result. */
     private static final int MOST_TRIES = 5;
 
+    /** For so long a better plan is looked for, one after the other, while the record rests. */
+    private static final List<Integer> OFFER_SECONDS = List.of(3, 10, 60);
+
     private final JdbcClient db;
     private final ObjectMapper json;
     private final Clock clock;
@@ -88,6 +91,29 @@ class ThoughtRepository {
         }
     }
 
+    /**
+     * Asks for a better plan than that of the record as it is: soon for a short while, then longer; where the longest look
+     * has found nothing, the record must change first.
+     */
+    void askOffer() {
+        long change = db.sql("select coalesce(max(id), 0) from change")
+                .query(Long.class)
+                .single();
+        int last = db.sql("select coalesce(max(seconds), 0) from analysis where kind = 'OFFER' and change_id = :change")
+                .param("change", change)
+                .query(Integer.class)
+                .single();
+        boolean busy = db.sql("select exists (select 1 from analysis where state in ('WAITING', 'RUNNING'))")
+                .query(Boolean.class)
+                .single();
+        if (!busy) {
+            OFFER_SECONDS.stream()
+                    .filter(seconds -> seconds > last)
+                    .findFirst()
+                    .ifPresent(seconds -> ask(Thought.Kind.OFFER, "", change, seconds, "Galecrest"));
+        }
+    }
+
     /** Takes the next question that waits, or that an instance now silent has left; what people wait for goes first. */
     Optional<Thought> claim(String worker) {
         Map<String, Long> silent = silent();
@@ -96,7 +122,7 @@ class ThoughtRepository {
                         where id = (
                             select id from analysis
                             where state = 'WAITING' or state = 'RUNNING' and id || ' ' || beats in (:silent)
-                            order by kind = 'HARDER', kind = 'RESCUE', asked_at
+                            order by kind = 'OFFER', kind = 'HARDER', kind = 'RESCUE', asked_at
                             limit 1 for update skip locked)
                         returning *""")
                 .param("worker", worker)
@@ -192,7 +218,7 @@ class ThoughtRepository {
 
     /** What people have asked for lately, the newest first. */
     List<Thought> asked() {
-        return db.sql("select * from analysis where kind <> 'CHANCE' order by asked_at desc limit 8")
+        return db.sql("select * from analysis where kind not in ('CHANCE', 'OFFER') order by asked_at desc limit 8")
                 .query(this::row)
                 .list();
     }

@@ -3,10 +3,13 @@ package galecrest.server.background;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import galecrest.core.build.BuildId;
+import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.rescue.Move;
 import galecrest.core.rescue.MoveEffects;
 import galecrest.core.rescue.MoveText;
+import galecrest.core.work.Commitment;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
@@ -19,6 +22,8 @@ import galecrest.server.problem.ValidationException;
 import galecrest.server.sheet.JobSheetService;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** Asking for long thinking, following it, stopping it, and trying what a rescue found. */
@@ -106,6 +111,7 @@ class ThoughtService {
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("The moves cannot be read.", e);
         }
+        Plan standing = plans.current().plan();
         journal.judgeDraft(() -> {
             ShopSnapshot before = plans.shopWithinChange();
             ShopSnapshot after = before;
@@ -118,6 +124,12 @@ class ThoughtService {
                 after = with;
             }
             moves.save(before, after, wanted);
+            // The car makes use of it at once, as it did when it was tried; all else stays where it stood.
+            Set<BuildId> car = before.commitments().stream()
+                    .filter(c -> c.id().value().equals(thought.subject()))
+                    .map(Commitment::build)
+                    .collect(Collectors.toSet());
+            plans.take(plans.lettingGo(standing, car));
             return "tried: " + String.join("; ", MoveText.say(before, wanted));
         });
     }

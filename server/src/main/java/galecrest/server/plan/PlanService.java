@@ -1,5 +1,6 @@
 package galecrest.server.plan;
 
+import galecrest.core.build.BuildId;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
@@ -16,6 +17,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -156,9 +158,24 @@ public class PlanService {
         guide.ifPresent(published::saveGuide);
     }
 
-    /** Lets all plans begin from an order that long thinking came to. */
-    public void beginFrom(WarmStart guide, String summary) {
-        journal.draft(summary, () -> published.saveGuide(guide));
+    /** A plan as it would stand in the shop as it is now: mended with what has changed since it was made. */
+    public Plan withTaken(ShopSnapshot shop, Plan plan) {
+        ShopSnapshot standing = shop.withTaken(plan);
+        return Planner.plan(standing, PlanOptions.interactive(standing));
+    }
+
+    /**
+     * The plan of the record as the open change has it, from another on, with the work of some builds free to come sooner or
+     * later.
+     */
+    public Plan lettingGo(Plan from, Set<BuildId> builds) {
+        ShopSnapshot standing = shopWithinChange().withTaken(from);
+        return Planner.plan(standing, PlanOptions.interactive(standing).lettingGo(builds));
+    }
+
+    /** From here on the plan that stands is this one, within the change that is open. */
+    public void take(Plan plan) {
+        published.take(plan);
     }
 
     /** Throws away all that was only about the plan since it was published: pins, tried moves, what was thought out. */

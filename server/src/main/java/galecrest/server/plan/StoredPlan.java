@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * A published plan as it is kept: what people were told (who does what when, and what that made of the dates), without the
  * reasons, which are derived again with each new plan.
  */
-record StoredPlan(
+public record StoredPlan(
         Instant madeFor,
         List<Told> told,
         @Nullable List<ToldDate> dates,
@@ -42,7 +42,7 @@ record StoredPlan(
             @Nullable Instant finish,
             @Nullable Long marginMinutes) {}
 
-    static String write(ObjectMapper json, Plan plan) {
+    public static String write(ObjectMapper json, Plan plan) {
         StoredPlan stored = new StoredPlan(
                 plan.madeFor(),
                 plan.placed().stream()
@@ -71,7 +71,7 @@ record StoredPlan(
         }
     }
 
-    static Plan read(ObjectMapper json, String text) {
+    public static Plan read(ObjectMapper json, String text) {
         try {
             StoredPlan stored = json.readValue(text, StoredPlan.class);
             List<Plan.Placed> placed = stored.told().stream()

@@ -90,14 +90,15 @@ public final class Repair {
         return repair.best;
     }
 
-    /** At-risk starts as they stood; all at the start it stood at, but what is let go. */
+    /** At-risk starts as they stood, all at the start it stood at; what is let go is free to use both otherwise. */
     private boolean[] choices(Plan plan, Set<Integer> letGo) {
         boolean[] all = Decisions.of(problem, false, true, letGo);
         Set<LinkId> early = new HashSet<>(plan.startedAtRisk());
         for (ActivityNetwork.Arc[] arcs : problem.before) {
             for (ActivityNetwork.Arc arc : arcs) {
                 if (arc.risk() >= 0) {
-                    all[arc.risk()] = arc.link().map(early::contains).orElse(false);
+                    all[arc.risk()] = arc.link().map(early::contains).orElse(false)
+                            || letGo.contains(problem.network.build[arc.to()]);
                 }
             }
         }

@@ -1,0 +1,152 @@
+package galecrest.server.offer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import galecrest.server.ServerTest;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.context.TestPropertySource;
+
+/**
+ * A better plan is looked for while nobody asks, offered in words, and changes nothing until it is taken. The shop is made
+ * to go by a plan that is plainly bad: a job was put off until its date was missed, that was published, and the reason
+ * has gone.
+ */
+@TestPropertySource(properties = "galecrest.live=true")
+class OfferTest extends ServerTest {
+    private static final int PATIENCE_SECONDS = 60;
+
+    @Autowired
+    private JdbcClient db;
+
+    private String date;
+    private long before;
+
+    private interface Asked {
+        boolean ready() throws Exception;
+    }
+
+    private static void await(Asked asked) throws Exception {
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+        while (!asked.ready()) {
+            assertThat(System.nanoTime()).as("patience").isLessThan(until);
+            Thread.sleep(100);
+        }
+    }
+
+    @BeforeEach
+    void aJobWasPutOffForNothing() throws Exception {
+        signIn(MARA);
+        before = board().path("change").asLong();
+        JsonNode commitment = find("commitments", "name", "Greyfell hill climb");
+        date = commitment.path("id").asText();
+        String work = workOf("61", "Load").path("id").asText();
+        String pin = call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(9, "08:00")))
+                .body()
+                .path("id")
+                .asText();
+        assertThat(margin()).isNegative();
+        assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);
+        assertThat(call(MARA, "DELETE", "/api/pins/" + pin, null).status()).isEqualTo(204);
+    }
+
+    @AfterEach
+    void asItWas() throws Exception {
+        for (long changes = board().path("change").asLong(); changes > 0 && standsSince(); changes--) {
+            assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
+        }
+        db.sql("delete from offer").update();
+        db.sql("delete from analysis where kind = 'OFFER'").update();
+    }
+
+    /** Whether a change of this test still stands. */
+    private boolean standsSince() {
+        return db.sql("""
+                        select exists (select 1 from change c where c.id > :before and c.undoes is null
+                            and not exists (select 1 from change u where u.undoes = c.id))""").param("before", before).query(Boolean.class).single();
+    }
+
+    private long margin() throws Exception {
+        return find("commitments", "id", date).path("marginMinutes").asLong();
+    }
+
+    private JsonNode offers() throws Exception {
+        return call(MARA, "GET", "/api/offers", null).body();
+    }
+
+    private JsonNode offer() throws Exception {
+        await(() -> !offers().isEmpty());
+        return offers().get(0);
+    }
+
+    @Test
+    void whatNobodyNeedsAnyMoreStaysUntilSomethingBetterIsTaken() throws Exception {
+        long stands = margin();
+        assertThat(stands).as("nothing is moved by taking the reason away").isNegative();
+        JsonNode offer = offer();
+        assertThat(offer.path("headline").asText())
+                .contains("Greyfell hill climb")
+                .contains("to spare");
+        assertThat(offer.path("detail").asText()).contains("job").contains("none before");
+        assertThat(offer.path("moves").toString()).contains("Load");
+        assertThat(margin()).as("an offer changes nothing").isEqualTo(stands);
+        String path = "/api/offers/" + offer.path("id").asText();
+
+        assertThat(call(BO, "POST", path + "/take", null).status()).isEqualTo(403);
+        assertThat(call(SEF, "POST", path + "/take", null).status()).isEqualTo(403);
+        assertThat(call(BO, "GET", "/api/offers", null).status()).isEqualTo(403);
+        assertThat(call(MARA, "POST", path + "/take", null).status()).isEqualTo(204);
+        assertThat(margin()).isNotNegative();
+        assertThat(call(MARA, "POST", path + "/take", null).status()).isEqualTo(422);
+        assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
+        assertThat(margin()).isEqualTo(stands);
+        await(() -> !offers().isEmpty());
+    }
+
+    @Test
+    void twoThatTakeItAtOnceTakeItOnce() throws Exception {
+        String path = "/api/offers/" + offer().path("id").asText() + "/take";
+        ExecutorService both = Executors.newFixedThreadPool(2);
+        Callable<Integer> take = () -> call(MARA, "POST", path, null).status();
+        List<Integer> answers = new java.util.ArrayList<>();
+        for (Future<Integer> answer : both.invokeAll(List.of(take, take))) {
+            answers.add(answer.get());
+        }
+        both.shutdown();
+        assertThat(answers).containsExactlyInAnyOrder(204, 422);
+    }
+
+    @Test
+    void keptForLaterItStaysTurnedDownItIsNotMadeAgain() throws Exception {
+        String path = "/api/offers/" + offer().path("id").asText();
+        assertThat(call(MARA, "POST", path + "/keep", null).status()).isEqualTo(204);
+        await(() -> !offers().isEmpty());
+        assertThat(offers().toString()).contains("\"kept\":true");
+        assertThat(call(MARA, "POST", path + "/dismiss", null).status()).isEqualTo(204);
+        long change = board().path("change").asLong();
+        await(() ->
+                db.sql("select count(*) from analysis where kind = 'OFFER' and change_id >= :change and state = 'DONE'")
+                                .param("change", change)
+                                .query(Long.class)
+                                .single()
+                        > 0);
+        for (JsonNode again : offers()) {
+            assertThat(again.path("id").asText()).isNotEqualTo(path.substring("/api/offers/".length()));
+        }
+        assertThat(db.sql("select count(*) from offer_answer where state = 'DISMISSED'")
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(1);
+    }
+}
