@@ -174,7 +174,8 @@ class AnalysisWorker {
                 () -> {
                     try {
                         boolean asked = thought.kind() != Thought.Kind.CHANCE && thought.kind() != Thought.Kind.OFFER;
-                        boolean wanted = asked || journal.last() == thought.change();
+                        boolean makesRoom = thought.kind() == Thought.Kind.OFFER && queue.somebodyWaits();
+                        boolean wanted = asked || journal.last() == thought.change() && !makesRoom;
                         if (!queue.beat(thought.id(), name, news.getAndSet(null)) || !wanted) {
                             wantedStill.set(false);
                         }

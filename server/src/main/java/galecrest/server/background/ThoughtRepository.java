@@ -99,6 +99,9 @@ class ThoughtRepository {
         long change = db.sql("select coalesce(max(id), 0) from change")
                 .query(Long.class)
                 .single();
+        db.sql("""
+                        update analysis set state = 'WAITING', stop = false, worker = null
+                        where kind = 'OFFER' and change_id = :change and state in ('STOPPED', 'FAILED') and tries < :most""").param("change", change).param("most", MOST_TRIES).update();
         int last = db.sql("select coalesce(max(seconds), 0) from analysis where kind = 'OFFER' and change_id = :change")
                 .param("change", change)
                 .query(Integer.class)
@@ -112,6 +115,14 @@ class ThoughtRepository {
                     .findFirst()
                     .ifPresent(seconds -> ask(Thought.Kind.OFFER, "", change, seconds, "Galecrest"));
         }
+    }
+
+    /** Whether there is an answer that somebody waits for, or odds to come; then what nobody asked for makes room. */
+    boolean somebodyWaits() {
+        return db.sql(
+                        "select exists (select 1 from analysis where state in ('WAITING', 'RUNNING') and kind <> 'OFFER')")
+                .query(Boolean.class)
+                .single();
     }
 
     /** Takes the next question that waits, or that an instance now silent has left; what people wait for goes first. */

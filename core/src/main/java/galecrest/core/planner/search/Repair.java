@@ -33,6 +33,10 @@ public final class Repair {
     private static final int TRIED = 6;
     /** A job that could be so many working slots later has time enough: two weeks. */
     private static final double ENOUGH = 2 * CriticalPath.WEEK;
+    /** The key of what goes ahead of all that stands, in the order in which it follows one another. */
+    private static final double AHEAD = -1;
+    /** An hour, in slots: what waits less than that for people hardly waits. */
+    private static final int HOUR = 12;
 
     private final SchedulingProblem problem;
     private final Evaluator evaluator;
@@ -44,6 +48,8 @@ public final class Repair {
     private final boolean[] choices;
     /** Of each node, whether it cannot stay, or need not. */
     private final boolean[] atOnce;
+    /** Of each node, whether its build was let go, so that it may also come sooner. */
+    private final boolean[] free;
     /** What becomes of each node that cannot stay. */
     private Displaced[] displaced;
     /** Whether the room that is left goes to the most urgent first, instead of to who stood there first. */
@@ -58,12 +64,15 @@ public final class Repair {
         this.steps = steps;
         urgency = new CriticalPath(problem.network);
         standing = new StandingOrder(problem, urgency, plan);
-        cost = new RepairCost(problem, evaluator.objective, plan, standing);
+        // Who asks what would help a car wants to know it, though more must move for it than an edit may impose.
+        cost = new RepairCost(problem, evaluator.objective, plan, standing, letGo.isEmpty());
         ranks = ranks();
         choices = choices(plan, letGo);
         atOnce = new boolean[problem.size];
+        free = new boolean[problem.size];
         for (int node = 0; node < problem.size; node++) {
-            atOnce[node] = !standing.stays(node) || letGo.contains(problem.activities[node].build());
+            free[node] = letGo.contains(problem.activities[node].build());
+            atOnce[node] = !standing.stays(node) || free[node];
         }
         displaced = new Displaced[problem.size];
         Arrays.setAll(
@@ -135,9 +144,10 @@ public final class Repair {
     private Score make() {
         double[] keys = new double[problem.size];
         for (int node = 0; node < problem.size; node++) {
-            keys[node] = atOnce[node] && displaced[node] == Displaced.WAITS && byUrgency
+            boolean waits = atOnce[node] && displaced[node] == Displaced.WAITS;
+            keys[node] = waits && byUrgency
                     ? CriticalPath.FAR + urgency.latestStart(node)
-                    : standing.inTurn(node);
+                    : free[node] && !waits ? AHEAD : standing.inTurn(node);
         }
         return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce);
     }
@@ -171,6 +181,7 @@ public final class Repair {
         }
         byUrgency = true;
         byUrgency = helps();
+        freeFirst();
         for (boolean helped = true; helped && evaluator.steps() < steps; ) {
             helped = false;
             for (List<Integer> group : groups()) {
@@ -227,8 +238,9 @@ public final class Repair {
         boolean[] gone = cost.moved(evaluator.schedule);
         Set<Integer> harmed = cost.harmed(evaluator.schedule);
         List<Integer> late = IntStream.range(0, problem.size)
-                .filter(node -> gone[node] && ranks[node] == 3 && harmed.contains(problem.network.build[node]))
+                .filter(node -> ranks[node] == 3 && harmed.contains(problem.network.build[node]))
                 .filter(node -> problem.activities[node] instanceof Activity.JobActivity)
+                .filter(node -> gone[node] || free[node] && waitsForPeople(node))
                 .boxed()
                 .sorted(Comparator.<Integer>comparingDouble(node -> standing.inTurn(node))
                         .thenComparing(Comparator.naturalOrder()))
@@ -244,13 +256,18 @@ public final class Repair {
         return false;
     }
 
+    private boolean waitsForPeople(int node) {
+        return evaluator.schedule.planned(node)
+                && evaluator.schedule.start[node] > evaluator.schedule.free(node) + HOUR;
+    }
+
     /** What has its place before the node is late and could be done later without harm, by people who can do both. */
     private List<Integer> victims(int node) {
         Set<Integer> able = new HashSet<>();
         for (CrewMode crew : problem.listedCrews[node]) {
             Arrays.stream(crew.pools).forEach(able::add);
         }
-        double from = standing.inTurn(node);
+        double from = free[node] ? evaluator.schedule.free(node) : standing.inTurn(node);
         int now = evaluator.schedule.start[node];
         return IntStream.range(0, problem.size)
                 .filter(other -> ranks[other] == 3 && !atOnce[other] && problem.told[other] >= from)
@@ -285,6 +302,21 @@ public final class Repair {
         atOnce[node] = was;
         displaced[node] = how;
         return false;
+    }
+
+    /** What was let go comes first of all, and what stands in its way makes room. */
+    private void freeFirst() {
+        Displaced[] before = displaced.clone();
+        boolean any = false;
+        for (int node = 0; node < problem.size; node++) {
+            if (free[node] && displaced[node] == Displaced.WAITS) {
+                displaced[node] = Displaced.ANYBODY;
+                any = true;
+            }
+        }
+        if (any && !helps()) {
+            displaced = before;
+        }
     }
 
     /** Lets the group come sooner, pushing others, or wait. */

@@ -39,6 +39,9 @@ final class RepairCost {
     /** What each job beyond that counts, so that lateness seldom pays for it. */
     private static final double EXCESS = 200;
 
+    /** What moving others counts for somebody who asks what would help, against what it counts for a mere edit. */
+    private static final double ASKED = 0.15;
+
     private static final double NEAR_TIE = 1e-3;
     /** Margin below this is not asked after: half an hour. */
     private static final double NOTICED_HOURS = 0.5;
@@ -49,8 +52,12 @@ final class RepairCost {
     private final boolean[] disturbed;
     private final boolean[] stood;
     private final int soon;
+    private final double excess;
+    private final double telling;
 
-    RepairCost(SchedulingProblem problem, Objective objective, Plan plan, StandingOrder standing) {
+    RepairCost(SchedulingProblem problem, Objective objective, Plan plan, StandingOrder standing, boolean sparing) {
+        excess = sparing ? EXCESS : 0;
+        telling = sparing ? 1 : ASKED;
         this.problem = problem;
         this.objective = objective;
         Map<CommitmentId, Double> margins = new HashMap<>();
@@ -79,7 +86,7 @@ final class RepairCost {
                 moves += weight * (isSoon(schedule, node) ? 1 + SOON : 1);
             }
         }
-        double beyond = EXCESS * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
+        double beyond = excess * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
         double lost = 0;
         for (int c = 0; c < stoodMargin.length; c++) {
             lost += objective.weight(c) * Math.max(0, stoodMargin[c] - objective.marginHours(c, schedule));
@@ -90,7 +97,7 @@ final class RepairCost {
                 + RESERVE * (score.bufferEaten() + score.followLate())
                 + score.atRisk()
                 + MARGIN * lost
-                + moves
+                + telling * moves
                 + beyond
                 + NEAR_TIE * (score.carsInBits() + score.finishing());
     }
