@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Mends the plan that stands after an edit. What still can stay keeps its people and its start. What cannot (because of a
@@ -33,6 +34,8 @@ public final class Repair {
     private static final int TRIED = 6;
     /** A job that could be so many working slots later has time enough: two weeks. */
     private static final double ENOUGH = 2 * CriticalPath.WEEK;
+    /** So many crews are tried for what is pinned to a time. */
+    private static final int MOST_CREWS = 12;
     /** The key of what goes ahead of all that stands, in the order in which it follows one another. */
     private static final double AHEAD = -1;
     /** An hour, in slots: what waits less than that for people hardly waits. */
@@ -44,7 +47,7 @@ public final class Repair {
     private final CriticalPath urgency;
     private final RepairCost cost;
     private final long steps;
-    private final int[] ranks;
+    private int[] ranks;
     private final boolean[] choices;
     /** Of each node, whether it cannot stay, or need not. */
     private final boolean[] atOnce;
@@ -66,7 +69,7 @@ public final class Repair {
         standing = new StandingOrder(problem, urgency, plan);
         // Who asks what would help a car wants to know it, though more must move for it than an edit may impose.
         cost = new RepairCost(problem, evaluator.objective, plan, standing, letGo.isEmpty());
-        ranks = ranks();
+        ranks = ranks(false);
         choices = choices(plan, letGo);
         atOnce = new boolean[problem.size];
         free = new boolean[problem.size];
@@ -74,15 +77,41 @@ public final class Repair {
             free[node] = letGo.contains(problem.activities[node].build());
             atOnce[node] = !standing.stays(node) || free[node];
         }
-        displaced = new Displaced[problem.size];
-        Arrays.setAll(
-                displaced,
-                node -> ranks[node] == 3 && (problem.told[node] >= 0 || !standing.stood(node))
-                        ? Displaced.WAITS
-                        : Displaced.ANYBODY);
+        displaced = displacedByRank();
         Score score = make();
+        if (breaksAPin()) {
+            ranks = ranks(true);
+            displaced = displacedByRank();
+            score = make();
+        }
         least = cost.of(evaluator.schedule, score);
         best = made(score);
+        pinnedPeople();
+    }
+
+    /** Of what is newly pinned to a time, the people whose other work suffers least by it. */
+    private void pinnedPeople() {
+        for (int node = 0; node < problem.size; node++) {
+            Activity.Exactly pin = pin(node);
+            if (ranks[node] == 2 && pin != null && pinned(node) && problem.told[node] != pin.slot()) {
+                cheapestCrew(node, pin.slot());
+            }
+        }
+    }
+
+    private void cheapestCrew(int node, int slot) {
+        CrewMode[] all = problem.crews[node];
+        CrewMode[] chosen = all;
+        for (int i = 0; i < Math.min(MOST_CREWS, all.length) && evaluator.steps() < steps; i++) {
+            problem.crews[node] = new CrewMode[] {all[i]};
+            Score score = make();
+            double its = cost.of(evaluator.schedule, score);
+            if (its < least - Score.NOISE && evaluator.schedule.start[node] == slot) {
+                least = its;
+                chosen = problem.crews[node];
+            }
+        }
+        problem.crews[node] = chosen;
     }
 
     /**
@@ -97,6 +126,26 @@ public final class Repair {
         repair.improve();
         repair.remake();
         return repair.best;
+    }
+
+    private Displaced[] displacedByRank() {
+        Displaced[] all = new Displaced[problem.size];
+        Arrays.setAll(
+                all,
+                node -> ranks[node] == 3 && (problem.told[node] >= 0 || !standing.stood(node))
+                        ? Displaced.WAITS
+                        : Displaced.ANYBODY);
+        return all;
+    }
+
+    private boolean breaksAPin() {
+        for (int node = 0; node < problem.size; node++) {
+            Activity.Exactly pin = pin(node);
+            if (pin != null && pinned(node) && evaluator.schedule.start[node] != pin.slot()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** At-risk starts as they stood, all at the start it stood at; what is let go is free to use both otherwise. */
@@ -115,10 +164,13 @@ public final class Repair {
     }
 
     /**
-     * What is away or goes on goes ahead of all else, then what leads to a pin that can hold. What was begun but waits comes
-     * where it stood, and what is frozen is so by its key.
+     * What is away or goes on goes ahead of all else. What was begun but waits comes where it stood, and what is frozen is so
+     * by its key.
+     *
+     * @param pinsFirst whether what leads to a pin that can hold goes next, whatever it pushes; else it finds its people
+     *     among those who have time
      */
-    private int[] ranks() {
+    private int[] ranks(boolean pinsFirst) {
         int[] own = new int[problem.size];
         int[] order = problem.network.inOrder();
         for (int i = order.length - 1; i >= 0; i--) {
@@ -126,19 +178,23 @@ public final class Repair {
             boolean leads = Arrays.stream(problem.after[node]).anyMatch(a -> own[a.to()] == 2);
             boolean goesOn = problem.rank[node] == 0
                     || problem.rank[node] == 1 && !(standing.stood(node) && standing.inTurn(node) > 0);
-            own[node] = goesOn ? problem.rank[node] : leads || pinned(node) ? 2 : 3;
+            own[node] = goesOn ? problem.rank[node] : pinsFirst && (leads || pinned(node)) ? 2 : 3;
         }
         return own;
     }
 
     private boolean pinned(int node) {
+        Activity.Exactly pin = pin(node);
+        return pin != null && pin.slot() >= problem.boundSlot[node];
+    }
+
+    private Activity.@Nullable Exactly pin(int node) {
         Activity activity = problem.activities[node];
-        Activity.Exactly pin = activity instanceof Activity.JobActivity job
+        return activity instanceof Activity.JobActivity job
                 ? job.exactly()
                 : activity instanceof Activity.TripActivity trip
                         ? trip.exactly()
                         : activity instanceof Activity.DriveActivity drive ? drive.exactly() : null;
-        return pin != null && pin.slot() >= problem.boundSlot[node];
     }
 
     private Score make() {

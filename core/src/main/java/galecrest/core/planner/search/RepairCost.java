@@ -31,8 +31,10 @@ final class RepairCost {
     private static final double OWN_CAR = 0.2;
     /** More where that is today or on the next day, which people have in their heads. */
     private static final double SOON = 1.5;
-    /** Less than that is no move to speak of: people come in when they are through with what they are on. */
+    /** Up to that it is a little move, which counts so much of a whole one: people begin when they are through. */
     private static final int HOUR = 12;
+
+    private static final double LITTLE = 0.5;
 
     /** To move more jobs of other cars than that is another plan: it is offered, not imposed. */
     private static final int MOST_OTHERS = 10;
@@ -81,10 +83,9 @@ final class RepairCost {
     double of(Schedule schedule, Score score) {
         double moves = 0;
         for (int node = 0; node < problem.size; node++) {
-            if (moves(schedule, node)) {
-                double weight = disturbed[problem.network.build[node]] ? OWN_CAR : OTHER_CAR;
-                moves += weight * (isSoon(schedule, node) ? 1 + SOON : 1);
-            }
+            double far = moves(schedule, node) ? 1 : shifts(schedule, node) ? LITTLE : 0;
+            double weight = disturbed[problem.network.build[node]] ? OWN_CAR : OTHER_CAR;
+            moves += far * weight * (isSoon(schedule, node) ? 1 + SOON : 1);
         }
         double beyond = excess * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
         double lost = 0;
@@ -148,6 +149,10 @@ final class RepairCost {
         return problem.activities[node] instanceof Activity.JobActivity job
                 && job.told() != null
                 && !job.told().crew().equals(schedule.crew[node]);
+    }
+
+    private boolean shifts(Schedule schedule, int node) {
+        return problem.told[node] >= 0 && schedule.start[node] != problem.told[node];
     }
 
     private boolean isSoon(Schedule schedule, int node) {
