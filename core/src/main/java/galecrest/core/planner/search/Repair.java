@@ -93,7 +93,8 @@ public final class Repair {
     private void pinnedPeople() {
         for (int node = 0; node < problem.size; node++) {
             Activity.Exactly pin = pin(node);
-            if (ranks[node] == 2 && pin != null && pinned(node) && problem.told[node] != pin.slot()) {
+            boolean anew = ranks[node] == 2 && pin != null && pinned(node) && problem.told[node] != pin.slot();
+            if (anew && problem.activities[node] instanceof Activity.JobActivity) {
                 cheapestCrew(node, pin.slot());
             }
         }
