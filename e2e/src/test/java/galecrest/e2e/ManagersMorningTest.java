@@ -29,7 +29,8 @@ class ManagersMorningTest extends BrowserTest {
         mara.getByText("Open the build").click();
         region(mara, "Parts").getByText("coated exhaust flange").click();
         Locator likely = mara.getByLabel("Likely", new Page.GetByLabelOptions().setExact(true));
-        LocalDateTime arrives = LocalDateTime.parse(likely.getAttribute("data-moment")).plusDays(3);
+        LocalDateTime arrives =
+                LocalDateTime.parse(likely.getAttribute("data-moment")).plusDays(3);
         likely.fill(arrives.toString());
         button(mara, "Save").click();
 

@@ -76,7 +76,8 @@ class RescueTest extends BrowserTest {
                 .first()
                 .click();
         Locator likely = mara.getByLabel("Likely", new Page.GetByLabelOptions().setExact(true));
-        LocalDateTime arrives = LocalDateTime.parse(likely.getAttribute("data-moment")).plusDays(5);
+        LocalDateTime arrives =
+                LocalDateTime.parse(likely.getAttribute("data-moment")).plusDays(5);
         mara.getByLabel("Latest", new Page.GetByLabelOptions().setExact(true))
                 .fill(arrives.plusDays(2).toString());
         likely.fill(arrives.toString());
