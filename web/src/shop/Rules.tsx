@@ -117,6 +117,19 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
           error={form.errors.stayOnMinutes}
         />
         <NumberInput
+          label="Hours that a better plan must win to be taken without asking"
+          mt={8}
+          min={0}
+          description="0: never, it is only offered. An hour late at an event counts four, at a promise one. It stays a draft until somebody publishes it."
+          {...form.getInputProps('takeGainHours')}
+        />
+        <NumberInput
+          label="Days after today in which it may change nothing"
+          mt={8}
+          min={0}
+          {...form.getInputProps('takeAfterDays')}
+        />
+        <NumberInput
           label="Days that a part without a date is assumed to take"
           mt={8}
           description="More is safer; less keeps jobs from looking hopeless before anybody has rung."

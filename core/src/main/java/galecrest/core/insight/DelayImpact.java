@@ -27,6 +27,8 @@ import java.util.function.BooleanSupplier;
  */
 public final class DelayImpact {
     private static final Duration DAY = Duration.ofDays(1);
+    /** It is asked of each thing outside, with every change: a quick answer will do. */
+    private static final int STEPS = 12;
 
     private DelayImpact() {}
 
@@ -143,7 +145,7 @@ public final class DelayImpact {
 
     private static Plan mended(ShopSnapshot shop, Plan base) {
         ShopSnapshot standing = shop.withTaken(base);
-        return Planner.plan(standing, PlanOptions.interactive(standing));
+        return Planner.plan(standing, PlanOptions.interactive(standing).withSteps(STEPS));
     }
 
     private static OfThing harmless(String id, Duration inHand, Optional<LatestDates.PartNeed> need) {

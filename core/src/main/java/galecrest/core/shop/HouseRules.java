@@ -68,6 +68,21 @@ public record HouseRules(
                 Minutes.of(120));
     }
 
+    /** The same with other days on which people are left with what they were told. */
+    public HouseRules withFrozenDays(int days) {
+        return new HouseRules(
+                atRiskStart,
+                toldOtherwise,
+                carInBits,
+                finishDay,
+                unknownArrival,
+                days,
+                buffer,
+                tieBreak,
+                returnWrong,
+                stayOn);
+    }
+
     /** Only the dates count: no weights, nothing frozen, nothing in hand. */
     public static HouseRules datesOnly() {
         return new HouseRules(

@@ -5,6 +5,7 @@ import galecrest.core.insight.DelayImpact;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.SearchListener;
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import galecrest.core.rescue.Rescue;
 import galecrest.core.risk.MonteCarlo;
@@ -304,8 +305,10 @@ class AnalysisWorker {
         long start = System.nanoTime();
         boolean offered = false;
         if (now.shop().standing().isPresent()) {
+            ShopSnapshot shop = offers.lookedAt(now.shop(), thought.seconds() == ThoughtRepository.FIRST_LOOK);
             Planner.Thought found = searched(
                     now,
+                    shop,
                     thought,
                     1,
                     (steps, score) -> goesOnAtLeisure() && (System.nanoTime() - start) / 1e9 < thought.seconds());
@@ -318,9 +321,9 @@ class AnalysisWorker {
     record Offered(boolean offered) {}
 
     private static Planner.Thought searched(
-            PlanService.Current now, Thought thought, int searches, SearchListener watch) {
+            PlanService.Current now, ShopSnapshot shop, Thought thought, int searches, SearchListener watch) {
         return Planner.think(
-                now.shop().withTaken(now.plan()),
+                shop.withTaken(now.plan()),
                 PlanOptions.thorough(ENDLESS, thought.change() + thought.seconds())
                         .withSearches(searches)
                         .from(Optional.of(now.guide())),
@@ -333,7 +336,7 @@ class AnalysisWorker {
         long start = System.nanoTime();
         Said before = Said.of(now.plan().score());
         AtomicReference<Score> best = new AtomicReference<>(now.plan().score());
-        Planner.Thought found = searched(now, thought, THREADS, (steps, score) -> {
+        Planner.Thought found = searched(now, now.shop(), thought, THREADS, (steps, score) -> {
             double seconds = (System.nanoTime() - start) / 1e9;
             Score least = best.accumulateAndGet(score, (a, b) -> b.compareTo(a) < 0 ? b : a);
             news.set(new Progress(steps, before, Said.of(least), seconds));

@@ -33,8 +33,10 @@ class ThoughtRepository {
     /** So often odds are tried that ended without a result. */
     private static final int MOST_TRIES = 5;
 
+    /** For so many seconds a better plan is looked for first. */
+    static final int FIRST_LOOK = 3;
     /** For so long a better plan is looked for, one after the other, while the record rests. */
-    private static final List<Integer> OFFER_SECONDS = List.of(3, 10, 60);
+    private static final List<Integer> OFFER_SECONDS = List.of(FIRST_LOOK, 10, 60);
 
     private final JdbcClient db;
     private final ObjectMapper json;

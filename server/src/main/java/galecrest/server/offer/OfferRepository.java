@@ -68,6 +68,13 @@ class OfferRepository {
                 .single();
     }
 
+    /** The house rule by which better plans are taken without asking; empty where there is none. */
+    Optional<TakingRule> rule() {
+        return db.sql("select take_gain_hours, take_after_days from shop where take_gain_hours > 0")
+                .query((row, n) -> new TakingRule(row.getInt("take_gain_hours"), row.getInt("take_after_days")))
+                .optional();
+    }
+
     void answer(String id, OfferState state) {
         db.sql("""
                         insert into offer_answer (offer_id, state) values (:id, :state)

@@ -11,6 +11,7 @@ import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -60,8 +61,33 @@ public class OfferService {
         if (dismissed) {
             return false;
         }
-        offers.insert(plan, dates, better.get().gain(), clock.instant());
+        String id = offers.insert(plan, dates, better.get().gain(), clock.instant());
+        boolean byRule = offers.rule()
+                .filter(rule -> better.get().gain() >= rule.gainHours() && isFarOff(better.get(), now.shop(), rule))
+                .isPresent();
+        if (byRule) {
+            journal.judgeDraft(() -> taken(id));
+        }
         return true;
+    }
+
+    private static boolean isFarOff(BetterPlan better, ShopSnapshot shop, TakingRule rule) {
+        LocalDate first = LocalDate.ofInstant(shop.now(), shop.zone()).plusDays(rule.afterDays() + 1L);
+        return better.from()
+                .map(at -> !LocalDate.ofInstant(at, shop.zone()).isBefore(first))
+                .orElse(true);
+    }
+
+    /**
+     * The shop for which a better plan is looked for: first one that the house takes unasked, where it has such a rule, so
+     * with nothing changed on the days that are to stay.
+     */
+    public ShopSnapshot lookedAt(ShopSnapshot shop, boolean first) {
+        int frozen = shop.rules().frozenDays();
+        return offers.rule()
+                .filter(rule -> first && rule.afterDays() + 1 > frozen)
+                .map(rule -> shop.withRules(shop.rules().withFrozenDays(rule.afterDays() + 1)))
+                .orElse(shop);
     }
 
     /** What is on offer now, the most worth first. */
@@ -95,17 +121,20 @@ public class OfferService {
     /** The plan goes by the offer from here on, as a draft until it is published. */
     @ManagerOnly
     void take(String id) {
-        journal.judgeDraft(() -> {
-            OfferRow row = open(id);
-            PlanService.Current now = plans.currentWithinChange();
-            Plan plan = plans.withTaken(now.shop(), row.plan());
-            BetterPlan better = BetterPlan.between(now.shop(), now.plan(), plan)
-                    .orElseThrow(() -> new ValidationException(
-                            "offer", "Something has changed since: this is no better than the plan as it is."));
-            plans.take(plan);
-            offers.answer(id, OfferState.TAKEN);
-            return "took a better plan: " + better.headline(now.shop());
-        });
+        journal.judgeDraft(() -> taken(id));
+    }
+
+    /** Takes it within the change that is open; what it is in words. */
+    private String taken(String id) {
+        OfferRow row = open(id);
+        PlanService.Current now = plans.currentWithinChange();
+        Plan plan = plans.withTaken(now.shop(), row.plan());
+        BetterPlan better = BetterPlan.between(now.shop(), now.plan(), plan)
+                .orElseThrow(() -> new ValidationException(
+                        "offer", "Something has changed since: this is no better than the plan as it is."));
+        plans.take(plan);
+        offers.answer(id, OfferState.TAKEN);
+        return "took a better plan: " + better.headline(now.shop());
     }
 
     @ManagerOnly

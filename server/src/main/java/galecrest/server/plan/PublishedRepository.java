@@ -43,7 +43,7 @@ class PublishedRepository {
 
     Optional<Told> last() {
         Told last = known;
-        Optional<String> id = db.sql("select id from published_plan order by at desc limit 1")
+        Optional<String> id = db.sql("select id from published_plan order by number desc nulls last, at desc limit 1")
                 .query(String.class)
                 .optional();
         if (last != null && id.equals(Optional.of(last.id()))) {
@@ -62,7 +62,7 @@ class PublishedRepository {
     }
 
     Optional<PlanService.Published> lastPublished() {
-        return db.sql("select at, by_name from published_plan order by at desc limit 1")
+        return db.sql("select at, by_name from published_plan order by number desc nulls last, at desc limit 1")
                 .query((row, n) ->
                         new PlanService.Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
                 .optional();

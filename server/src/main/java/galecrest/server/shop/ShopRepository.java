@@ -29,6 +29,8 @@ class ShopRepository {
                         TieBreak.valueOf(row.getString("tie_break")),
                         row.getDouble("return_wrong"),
                         row.getInt("stay_on_minutes"),
+                        row.getInt("take_gain_hours"),
+                        row.getInt("take_after_days"),
                         row.getInt("version")))
                 .optional();
     }
@@ -37,13 +39,16 @@ class ShopRepository {
     boolean save(ShopRequest form) {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, opened_car_day, finish_day,
-                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)
-                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong, :stay)
+                                    unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes,
+                                    take_gain_hours, take_after_days)
+                                values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong, :stay,
+                                    :gain, :after)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
                                     opened_car_day = :bits, finish_day = :finish, unknown_arrival_days = :days,
                                     frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie,
-                                    return_wrong = :wrong, stay_on_minutes = :stay
+                                    return_wrong = :wrong, stay_on_minutes = :stay,
+                                    take_gain_hours = :gain, take_after_days = :after
                                 where shop.version = :version""")
                         .param("name", form.name().strip())
                         .param("zone", form.zone())
@@ -57,6 +62,8 @@ class ShopRepository {
                         .param("tie", form.tieBreak().name())
                         .param("wrong", form.returnWrong())
                         .param("stay", form.stayOnMinutes())
+                        .param("gain", form.takeGainHours())
+                        .param("after", form.takeAfterDays())
                         .param("version", form.version())
                         .update()
                 > 0;

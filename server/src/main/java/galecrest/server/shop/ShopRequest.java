@@ -43,6 +43,13 @@ record ShopRequest(
         @Max(value = 480, message = "People stay on for 0 to 8 h.")
         int stayOnMinutes,
 
+        @Min(value = 0, message = "Between 0 and 1000 h; 0 is never.")
+        @Max(value = 1000, message = "Between 0 and 1000 h; 0 is never.")
+        int takeGainHours,
+
+        @Min(value = 0, message = "Between 0 and 13 days.") @Max(value = 13, message = "Between 0 and 13 days.")
+        int takeAfterDays,
+
         int version) {
     private static final String WEIGHT = "A weight is between 0 and 1000.";
 }

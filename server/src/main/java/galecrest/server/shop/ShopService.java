@@ -43,6 +43,8 @@ public class ShopService {
                         rules.tieBreak(),
                         rules.returnWrong(),
                         (int) rules.stayOn().value(),
+                        0,
+                        0,
                         0));
     }
 

@@ -3,6 +3,7 @@ package galecrest.server.offer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import galecrest.server.ServerTest;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.TestPropertySource;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * A better plan is looked for while nobody asks, offered in words, and changes nothing until it is taken. The shop is made
@@ -29,6 +32,9 @@ class OfferTest extends ServerTest {
 
     @Autowired
     private JdbcClient db;
+
+    @Autowired
+    private PlatformTransactionManager transactions;
 
     private String date;
     private long before;
@@ -46,19 +52,31 @@ class OfferTest extends ServerTest {
     }
 
     @BeforeEach
-    void aJobWasPutOffForNothing() throws Exception {
+    void aSessionOfItsOwn() throws Exception {
         signIn(MARA);
         before = board().path("change").asLong();
-        JsonNode commitment = find("commitments", "name", "Greyfell hill climb");
-        date = commitment.path("id").asText();
-        String work = workOf("61", "Load").path("id").asText();
-        String pin = call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(9, "08:00")))
+    }
+
+    /** The load of car 61 was put off, and need not have been. */
+    private void putOff() throws Exception {
+        date = find("commitments", "name", "Greyfell hill climb").path("id").asText();
+        call(MARA, "DELETE", "/api/pins/" + putOff("61", 9), null);
+    }
+
+    /** The load of a car is put off until its date is missed, and that is published; the pin that did it. */
+    private String putOff(String car, int days) throws Exception {
+        String work = workOf(car, "Load").path("id").asText();
+        String pin = notBefore(work, days);
+        assertThat(margin()).isNegative();
+        assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);
+        return pin;
+    }
+
+    private String notBefore(String work, int days) throws Exception {
+        return call(MARA, "POST", "/api/pins", Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(days, "08:00")))
                 .body()
                 .path("id")
                 .asText();
-        assertThat(margin()).isNegative();
-        assertThat(call(MARA, "POST", "/api/plan/publish", null).status()).isEqualTo(204);
-        assertThat(call(MARA, "DELETE", "/api/pins/" + pin, null).status()).isEqualTo(204);
     }
 
     @AfterEach
@@ -66,14 +84,26 @@ class OfferTest extends ServerTest {
         for (long changes = board().path("change").asLong(); changes > 0 && standsSince(); changes--) {
             assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
         }
-        db.sql("delete from offer").update();
+        // What Galecrest took by the rule is no change of this session.
+        amend("delete from taken_plan");
+        amend("delete from offer");
         db.sql("delete from analysis where kind = 'OFFER'").update();
+    }
+
+    /** Changes what the journal keeps, as part of the last change. */
+    private void amend(String sql) {
+        new TransactionTemplate(transactions).executeWithoutResult(status -> {
+            db.sql("select set_config('galecrest.change', (select max(id) from change)::text, true)")
+                    .query(String.class)
+                    .single();
+            db.sql(sql).update();
+        });
     }
 
     /** Whether a change of this test still stands. */
     private boolean standsSince() {
         return db.sql("""
-                        select exists (select 1 from change c where c.id > :before and c.undoes is null
+                        select exists (select 1 from change c where c.id > :before and c.undoes is null and c.actor <> 'Galecrest'
                             and not exists (select 1 from change u where u.undoes = c.id))""").param("before", before).query(Boolean.class).single();
     }
 
@@ -92,6 +122,7 @@ class OfferTest extends ServerTest {
 
     @Test
     void whatNobodyNeedsAnyMoreStaysUntilSomethingBetterIsTaken() throws Exception {
+        putOff();
         long stands = margin();
         assertThat(stands).as("nothing is moved by taking the reason away").isNegative();
         JsonNode offer = offer();
@@ -114,8 +145,29 @@ class OfferTest extends ServerTest {
         await(() -> !offers().isEmpty());
     }
 
+    /** With the house's leave it is taken unasked, but only where it changes nothing for as many days as were said. */
+    @Test
+    void byTheHouseRuleItIsTakenUnasked() throws Exception {
+        date = find("commitments", "name", "Winter cup, round two").path("id").asText();
+        rule(2, 13);
+        putOff("19", 30);
+        notBefore(workOf("19", "Load").path("id").asText(), 8);
+        assertThat(offer().path("detail").asText()).contains("none before");
+        assertThat(margin()).as("it changes something within two weeks").isNegative();
+        rule(2, 2);
+        await(() -> margin() >= 0);
+        assertThat(call(MARA, "GET", "/api/journal", null).body().toString()).contains("took a better plan");
+    }
+
+    private void rule(int gainHours, int afterDays) throws Exception {
+        ObjectNode rules = (ObjectNode) call(MARA, "GET", "/api/shop", null).body();
+        rules.put("takeGainHours", gainHours).put("takeAfterDays", afterDays);
+        assertThat(call(MARA, "PUT", "/api/shop", rules).status()).isEqualTo(204);
+    }
+
     @Test
     void twoThatTakeItAtOnceTakeItOnce() throws Exception {
+        putOff();
         String path = "/api/offers/" + offer().path("id").asText() + "/take";
         ExecutorService both = Executors.newFixedThreadPool(2);
         Callable<Integer> take = () -> call(MARA, "POST", path, null).status();
@@ -129,6 +181,7 @@ class OfferTest extends ServerTest {
 
     @Test
     void keptForLaterItStaysTurnedDownItIsNotMadeAgain() throws Exception {
+        putOff();
         String path = "/api/offers/" + offer().path("id").asText();
         assertThat(call(MARA, "POST", path + "/keep", null).status()).isEqualTo(204);
         await(() -> !offers().isEmpty());

@@ -111,6 +111,8 @@ class FormsTest extends ServerTest {
         "bufferHours, 401, Between 0 and 400 h",
         "returnWrong, 1.2, between 0 and 1",
         "stayOnMinutes, 481, 0 to 8 h",
+        "takeGainHours, 1001, 0 is never",
+        "takeAfterDays, 14, Between 0 and 13 days",
         "zone, Middle/Earth, no time zone"
     })
     void ofTheHouseRules(String field, String value, String words) throws Exception {
