@@ -4,6 +4,7 @@ import { useRef, useState } from 'react'
 import { useBoard } from '../api/board'
 import { MOMENT_HINT, readMoment, sayMoment } from '../format/moment'
 import { dayKey } from '../format/time'
+import css from './ui.module.css'
 
 interface Props extends Omit<TextInputProps, 'type' | 'value' | 'defaultValue' | 'onChange' | 'onBlur'> {
   /** Local text ("2026-11-25T14:00"), empty for none; `instantOf` and `localOf` make instants of it. */
@@ -62,6 +63,8 @@ export function MomentField({ value = '', onChange, error, ...rest }: Props) {
           error={unread ? `Not understood. ${MOMENT_HINT}` : error}
           description={understood && typed ? `= ${sayMoment(understood, now, zone)}` : rest.description}
           inputWrapperOrder={['label', 'input', 'description', 'error']}
+          // What is understood floats: were it to take room, a button would move away from under the click that leaves.
+          classNames={{ root: css.moment, description: css.understood }}
           onChange={(e) => type(e.currentTarget.value)}
           onBlur={settle}
           onKeyDown={(e) => {
