@@ -115,7 +115,7 @@ export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Lin
             <th className={css.fifth}>One more day costs</th>
             <th className={css.third}>What</th>
             <th className={css.quarter}>Comes</th>
-            <th>Who to ring, the last word</th>
+            <th>Who to ring, last contact</th>
           </tr>
         </thead>
         <tbody>

@@ -43,7 +43,7 @@ export function Slots({ id }: { id: string }) {
             <b>{when(departure.p80, board.now, board.zone)}</b> in four of five.
           </>
         ) : (
-          <span className="soft">When it can truly leave is being reckoned.</span>
+          <span className="soft">When it can truly leave is being worked out.</span>
         )}
       </p>
       {slots.booked && (
