@@ -45,7 +45,9 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
         <h1>Desk</h1>
         <span className="soft">
           {desk.data && `${desk.data.lines.length} outside or to order`}
-          {desk.data && desk.data.harmOf !== desk.data.change && ' · what a day more costs is being worked out'}
+          {desk.data &&
+            desk.data.harmOf !== desk.data.change &&
+            ' · what a day more costs is being worked out'}
         </span>
         <span className={`no-print ${css.actions}`}>
           <TextInput
