@@ -28,9 +28,13 @@ alter table shop
     add column take_gain_hours int not null default 0 check (take_gain_hours between 0 and 1000),
     add column take_after_days int not null default 0 check (take_after_days between 0 and 13);
 
--- Which plan was published last is told by its number; two clocks need not agree.
-create sequence published_plan_number;
-alter table published_plan add column number bigint default nextval('published_plan_number');
+-- Which plan was published last, and what has changed since, is told by the change that published it; two clocks need not
+-- agree. What was there before the first change has none.
+alter table published_plan add column change_id bigint default nullif(current_setting('galecrest.change', true), '')::bigint;
+update published_plan p
+set change_id = (
+    select max(r.change_id) from change_row r
+    where r.table_name = 'published_plan' and r.before is null and r.after ->> 'id' = p.id);
 
 -- A row is known again, and put back, by the columns that it had when the change was made; later ones keep what they hold.
 create or replace function revert_change(reverted bigint) returns text language plpgsql set timezone = 'UTC' as $$

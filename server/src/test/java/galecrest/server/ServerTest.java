@@ -9,6 +9,7 @@ import galecrest.server.access.Account;
 import galecrest.server.access.Role;
 import jakarta.servlet.http.Cookie;
 import java.time.DayOfWeek;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -63,6 +64,9 @@ public abstract class ServerTest {
 
     protected static final ZoneId ZONE = ZoneId.of("Europe/Berlin");
     private static final String PASSWORD = "brackwater";
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+    /** Thinking stands still while somebody is answered: whoever asks all the time waits long. */
+    private static final long LONGEST_PAUSE_MILLIS = 500;
 
     @Autowired
     protected MockMvc mvc;
@@ -108,6 +112,20 @@ public abstract class ServerTest {
                     .map(p -> p.path("message").asText())
                     .findFirst()
                     .orElse("");
+        }
+    }
+
+    /** Something that comes to be so by itself. */
+    protected interface Asked {
+        boolean ready() throws Exception;
+    }
+
+    /** Asks now and then, less and less often, until it is so; fails where that takes too long. */
+    protected static void await(Asked asked) throws Exception {
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        for (long pause = 10; !asked.ready(); pause = Math.min(2 * pause, LONGEST_PAUSE_MILLIS)) {
+            assertThat(System.nanoTime()).as("patience").isLessThan(until);
+            Thread.sleep(pause);
         }
     }
 

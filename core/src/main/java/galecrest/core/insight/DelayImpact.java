@@ -1,13 +1,16 @@
 package galecrest.core.insight;
 
+import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
@@ -19,18 +22,32 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 
 /**
- * What one more day costs, of each thing that is outside the building: the plan is mended with it a day later, and
- * compared with what it is. What has more than a day in hand costs nothing.
+ * What one more day costs, of each thing that is outside the building: the plan is mended with it a day later and without,
+ * and the two are compared. That is done with all that stands left in its place, and again with the cars that wait for
+ * the thing let go, so that they may make the best of it; the cheaper answer counts. What has more than a day in hand
+ * costs nothing.
  */
 public final class DelayImpact {
     private static final Duration DAY = Duration.ofDays(1);
-    /** It is asked of each thing outside, with every change: a quick answer will do. */
-    private static final int STEPS = 12;
+    /** It is asked of each thing outside, with every change: a quick answer will do, so many schedules or fewer. */
+    private static final long MOST_STEPS = 40;
 
-    private DelayImpact() {}
+    private static final long LEAST_STEPS = 16;
+
+    private final ShopSnapshot shop;
+    private final Plan base;
+    /** The plan of the shop as it is, with such cars let go. */
+    private final Map<Set<BuildId>, Plan> atEase = new HashMap<>();
+
+    private DelayImpact(ShopSnapshot shop, Plan base) {
+        this.shop = shop;
+        this.base = base;
+    }
 
     /**
      * What a day more of one thing does.
@@ -60,6 +77,14 @@ public final class DelayImpact {
                 .reversed()
                 .thenComparing(OfThing::inHand)
                 .thenComparing(OfThing::id);
+
+        private static final Comparator<OfThing> CHEAPEST_FIRST = Comparator.comparingDouble(OfThing::hardHours)
+                .thenComparingDouble(OfThing::promisedHours)
+                .thenComparingLong(h -> h.marginLost().value());
+
+        private boolean costsNothing() {
+            return hardHours <= Score.NOISE && promisedHours <= Score.NOISE && marginLost.value() == 0;
+        }
     }
 
     /**
@@ -68,6 +93,10 @@ public final class DelayImpact {
      * @param base the plan of the shop as it is
      */
     public static Optional<List<OfThing>> of(ShopSnapshot shop, Plan base, BooleanSupplier goOn) {
+        return new DelayImpact(shop, base).all(goOn);
+    }
+
+    private Optional<List<OfThing>> all(BooleanSupplier goOn) {
         Optional<LatestDates> tried = LatestDates.of(shop, base, goOn);
         if (tried.isEmpty()) {
             return Optional.empty();
@@ -91,33 +120,32 @@ public final class DelayImpact {
             all.add(
                     inHand.compareTo(DAY) >= 0
                             ? harmless(part.id().value(), inHand, Optional.of(need))
-                            : between(
-                                    part.id().value(),
-                                    inHand,
-                                    Optional.of(need),
-                                    base,
-                                    mended(later(shop, part, comes), base)));
+                            : cost(
+                                    harmless(part.id().value(), inHand, Optional.of(need)),
+                                    later(part, comes),
+                                    waitingFor(part)));
         }
         for (Work work : shop.works()) {
             if (work instanceof Outwork outwork && outwork.status() != Status.DONE) {
                 if (!goOn.getAsBoolean()) {
                     return Optional.empty();
                 }
-                all.add(of(shop, base, needs, outwork));
+                all.add(of(needs, outwork));
             }
         }
         all.sort(OfThing.WORST_FIRST);
         return Optional.of(all);
     }
 
-    private static OfThing of(ShopSnapshot shop, Plan base, LatestDates needs, Outwork outwork) {
+    private OfThing of(LatestDates needs, Outwork outwork) {
         Duration inHand = base.placed().stream()
                 .filter(p -> p.work().equals(outwork.id()))
                 .findFirst()
                 .map(p -> Duration.between(p.end(), needs.outwork().getOrDefault(p.work(), p.end())))
                 .orElse(Duration.ZERO);
+        OfThing harmless = harmless(outwork.id().value(), inHand, Optional.empty());
         if (inHand.compareTo(DAY) >= 0) {
-            return harmless(outwork.id().value(), inHand, Optional.empty());
+            return harmless;
         }
         var days = outwork.turnaround();
         Outwork later = outwork.withTiming(
@@ -126,10 +154,27 @@ public final class DelayImpact {
         ShopSnapshot with = shop.withWorks(shop.works().stream()
                 .map(w -> w.id().equals(outwork.id()) ? later : w)
                 .toList());
-        return between(outwork.id().value(), inHand, Optional.empty(), base, mended(with, base));
+        return cost(harmless, with, Set.of(outwork.build()));
     }
 
-    private static ShopSnapshot later(ShopSnapshot shop, PartLine part, Instant comes) {
+    private Set<BuildId> waitingFor(PartLine part) {
+        return shop.works().stream()
+                .filter(work -> work instanceof Job job && job.parts().contains(part.id()))
+                .map(Work::build)
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    private OfThing cost(OfThing harmless, ShopSnapshot with, Set<BuildId> cars) {
+        OfThing asItStands = between(harmless, base, mended(with, Set.of()));
+        if (asItStands.costsNothing()) {
+            return asItStands;
+        }
+        Plan without = atEase.computeIfAbsent(cars, c -> mended(shop, c));
+        OfThing letGo = between(harmless, without, mended(with, cars));
+        return OfThing.CHEAPEST_FIRST.compare(letGo, asItStands) < 0 ? letGo : asItStands;
+    }
+
+    private ShopSnapshot later(PartLine part, Instant comes) {
         Arrival arrival = shop.promised(part).map(DelayImpact::later).orElse(Arrival.exactly(comes.plus(DAY)));
         return shop.withParts(shop.parts().stream()
                 .map(p -> p.id().equals(part.id()) ? p.expectedAgain(arrival) : p)
@@ -143,17 +188,20 @@ public final class DelayImpact {
                 arrival.high().plus(DAY));
     }
 
-    private static Plan mended(ShopSnapshot shop, Plan base) {
-        ShopSnapshot standing = shop.withTaken(base);
-        return Planner.plan(standing, PlanOptions.interactive(standing).withSteps(STEPS));
+    private Plan mended(ShopSnapshot with, Set<BuildId> letGo) {
+        ShopSnapshot standing = with.withTaken(base);
+        long steps = Math.max(
+                LEAST_STEPS,
+                Math.min(MOST_STEPS, LEAST_STEPS * 1_000 / shop.works().size()));
+        return Planner.plan(
+                standing, PlanOptions.interactive(standing).withSteps(steps).lettingGo(letGo));
     }
 
     private static OfThing harmless(String id, Duration inHand, Optional<LatestDates.PartNeed> need) {
         return new OfThing(id, inHand, 0, 0, Minutes.of(0), Optional.empty(), Minutes.of(0), need);
     }
 
-    private static OfThing between(
-            String id, Duration inHand, Optional<LatestDates.PartNeed> need, Plan base, Plan later) {
+    private static OfThing between(OfThing harmless, Plan base, Plan later) {
         Map<CommitmentId, Minutes> before = new HashMap<>();
         base.outlooks().forEach(o -> o.margin().ifPresent(m -> before.put(o.commitment(), m)));
         long lost = 0;
@@ -175,13 +223,13 @@ public final class DelayImpact {
             }
         }
         return new OfThing(
-                id,
-                inHand,
+                harmless.id(),
+                harmless.inHand(),
                 Math.max(0, later.score().hardLateness() - base.score().hardLateness()),
                 Math.max(0, later.score().promisedLateness() - base.score().promisedLateness()),
                 Minutes.of(lost),
                 hardest,
                 Minutes.of(most),
-                need);
+                harmless.need());
     }
 }

@@ -64,15 +64,13 @@ public class Journal {
         });
     }
 
-    /** Takes back all changes since the instant that were only about the plan, the newest first. */
-    public void discardDraft(Instant since) {
-        List<Entry> drafts = db.sql("""
+    /** Takes back all changes after that one that were only about the plan, the newest first. */
+    public void discardDraft(long since) {
+        List<Entry> drafts =
+                db.sql("""
                         select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, true as draft from change c
-                        where c.draft and not c.dropped and c.at > :since and not exists (select 1 from change u where u.undoes = c.id)
-                        order by c.id desc""")
-                .param("since", Timestamp.from(since))
-                .query(Entry.class)
-                .list();
+                        where c.draft and not c.dropped and c.id > :since and not exists (select 1 from change u where u.undoes = c.id)
+                        order by c.id desc""").param("since", since).query(Entry.class).list();
         if (drafts.isEmpty()) {
             throw new ValidationException(
                     "draft", "There is no draft to drop: nothing but the record itself has changed.");

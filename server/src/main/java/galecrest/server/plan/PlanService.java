@@ -181,8 +181,7 @@ public class PlanService {
     /** Throws away all that was only about the plan since it was published: pins, tried moves, what was thought out. */
     @ManagerOnly
     public void discard() {
-        Instant told = published.lastPublished().map(Published::at).orElse(Instant.EPOCH);
-        journal.discardDraft(told);
+        journal.discardDraft(published.lastPublished().map(Published::change).orElse(0L));
     }
 
     /** The present five minutes; the plan changes with them and with the record, nothing else. */
@@ -250,8 +249,12 @@ public class PlanService {
         published.last().ifPresent(l -> published.markSeen(username, l.id(), clock.instant()));
     }
 
-    /** When the plan was last published, and by whom. */
-    public record Published(Instant at, String by) {}
+    /**
+     * When the plan was last published, and by whom.
+     *
+     * @param change the change that did it; 0 before the first
+     */
+    public record Published(Instant at, String by, long change) {}
 
     public Optional<Published> lastPublished() {
         return published.lastPublished();

@@ -43,7 +43,8 @@ class PublishedRepository {
 
     Optional<Told> last() {
         Told last = known;
-        Optional<String> id = db.sql("select id from published_plan order by number desc nulls last, at desc limit 1")
+        Optional<String> id = db.sql(
+                        "select id from published_plan order by change_id desc nulls last, at desc limit 1")
                 .query(String.class)
                 .optional();
         if (last != null && id.equals(Optional.of(last.id()))) {
@@ -62,9 +63,10 @@ class PublishedRepository {
     }
 
     Optional<PlanService.Published> lastPublished() {
-        return db.sql("select at, by_name from published_plan order by number desc nulls last, at desc limit 1")
-                .query((row, n) ->
-                        new PlanService.Published(row.getTimestamp("at").toInstant(), row.getString("by_name")))
+        return db.sql(
+                        "select at, by_name, coalesce(change_id, 0) as change_id from published_plan order by change_id desc nulls last, at desc limit 1")
+                .query((row, n) -> new PlanService.Published(
+                        row.getTimestamp("at").toInstant(), row.getString("by_name"), row.getLong("change_id")))
                 .optional();
     }
 

@@ -8,7 +8,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
@@ -21,22 +20,9 @@ import org.springframework.test.context.TestPropertySource;
 /** Long thinking over HTTP: odds after a change, rescue tried and dropped, harder search stopped, work left by the dead. */
 @TestPropertySource(properties = "galecrest.live=true")
 class BackgroundTest extends ServerTest {
-    private static final int PATIENCE_SECONDS = 40;
 
     @Autowired
     private JdbcClient db;
-
-    private interface Asked {
-        boolean ready() throws Exception;
-    }
-
-    private static void await(Asked asked) throws Exception {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
-        while (!asked.ready()) {
-            assertThat(System.nanoTime()).as("patience").isLessThan(until);
-            Thread.sleep(100);
-        }
-    }
 
     private JsonNode thought(String id) throws Exception {
         return StreamSupport.stream(
@@ -47,10 +33,9 @@ class BackgroundTest extends ServerTest {
     }
 
     private void awaitOdds() throws Exception {
-        await(() -> {
-            JsonNode odds = call(MARA, "GET", "/api/odds", null).body().path("odds");
-            return odds.path("change").asLong(-1) >= board().path("change").asLong();
-        });
+        long change = board().path("change").asLong();
+        await(() ->
+                call(MARA, "GET", "/api/odds", null).body().at("/odds/change").asLong(-1) >= change);
     }
 
     private JsonNode oddsOf(String commitment) throws Exception {
@@ -158,8 +143,9 @@ class BackgroundTest extends ServerTest {
         tried.forEach(t -> t.path("kinds").forEach(k -> kinds.add(k.asText())));
         assertThat(kinds).as("different kinds of move").hasSizeGreaterThanOrEqualTo(4);
         for (int i = 0; i < tried.size(); i++) {
-            assertThat(call(MARA, "POST", "/api/thoughts/" + id + "/try", Map.of("index", i))
-                            .status())
+            Answer taken = call(MARA, "POST", "/api/thoughts/" + id + "/try", Map.of("index", i));
+            assertThat(taken.status())
+                    .as(tried.get(i).path("words") + ": " + taken.body())
                     .isEqualTo(204);
             assertThat(record()).isNotEqualTo(before);
             assertThat(call(MARA, "POST", "/api/plan/discard", null).status()).isEqualTo(204);
@@ -208,17 +194,15 @@ class BackgroundTest extends ServerTest {
     }
 
     @Test
-    void harderThinkingIsStoppedWithinASecond() throws Exception {
+    void harderThinkingIsStoppedLongBeforeItsTime() throws Exception {
         String id = call(MARA, "POST", "/api/thoughts/harder", Map.of("seconds", 300))
                 .body()
                 .path("id")
                 .asText();
         await(() -> thought(id).path("harder").path("steps").asLong() > 0);
-        long asked = System.nanoTime();
         assertThat(call(MARA, "POST", "/api/thoughts/" + id + "/stop", null).status())
                 .isEqualTo(204);
         await(() -> thought(id).path("state").asText().equals("DONE"));
-        assertThat(System.nanoTime() - asked).isLessThan(TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS));
     }
 
     @Test

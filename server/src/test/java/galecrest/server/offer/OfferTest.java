@@ -11,7 +11,6 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -28,8 +27,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @TestPropertySource(properties = "galecrest.live=true")
 class OfferTest extends ServerTest {
-    private static final int PATIENCE_SECONDS = 60;
-
     @Autowired
     private JdbcClient db;
 
@@ -38,18 +35,6 @@ class OfferTest extends ServerTest {
 
     private String date;
     private long before;
-
-    private interface Asked {
-        boolean ready() throws Exception;
-    }
-
-    private static void await(Asked asked) throws Exception {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
-        while (!asked.ready()) {
-            assertThat(System.nanoTime()).as("patience").isLessThan(until);
-            Thread.sleep(100);
-        }
-    }
 
     @BeforeEach
     void aSessionOfItsOwn() throws Exception {

@@ -13,15 +13,13 @@ import galecrest.server.json.CoreJson;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 import org.springframework.test.context.TestPropertySource;
 
 /** A snapshot that was saved comes to the plan and the odds that the screens showed, start by start and trial by trial. */
 @TestPropertySource(properties = "galecrest.live=true")
 class SnapshotReplayTest extends ServerTest {
-    private static final int PATIENCE_SECONDS = 60;
-
     @Test
     void theFileAloneGivesThePlanAndTheOdds() throws Exception {
         boolean same = false;
@@ -72,14 +70,12 @@ class SnapshotReplayTest extends ServerTest {
     }
 
     private JsonNode odds() throws Exception {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
-        while (true) {
-            JsonNode odds = call(MARA, "GET", "/api/odds", null).body().path("odds");
-            if (odds.path("change").asLong(-1) >= board().path("change").asLong()) {
-                return odds;
-            }
-            assertThat(System.nanoTime()).as("patience").isLessThan(until);
-            Thread.sleep(100);
-        }
+        long change = board().path("change").asLong();
+        AtomicReference<JsonNode> odds = new AtomicReference<>();
+        await(() -> {
+            odds.set(call(MARA, "GET", "/api/odds", null).body().path("odds"));
+            return odds.get().path("change").asLong(-1) >= change;
+        });
+        return odds.get();
     }
 }
