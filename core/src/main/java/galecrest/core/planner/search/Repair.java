@@ -125,8 +125,40 @@ public final class Repair {
             SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         Repair repair = new Repair(problem, evaluator, plan, letGo, steps);
         repair.improve();
+        repair.againFrom(Displaced.SLIDES);
+        repair.againFrom(Displaced.ANYBODY);
         repair.remake();
         return repair.best;
+    }
+
+    /** Begins once more, from all that cannot stay dealt with like that, and keeps what comes of it where it costs less. */
+    private void againFrom(Displaced how) {
+        if (evaluator.steps() >= steps
+                || !cost.harms(evaluator.schedule) && cost.othersMoved(evaluator.schedule) == 0) {
+            return;
+        }
+        double before = least;
+        Displaced[] were = displaced.clone();
+        boolean[] went = atOnce.clone();
+        boolean urgent = byUrgency;
+        for (int node = 0; node < problem.size; node++) {
+            atOnce[node] = !standing.stays(node) || free[node];
+            if (ranks[node] == 3 && standing.stood(node) && !standing.stays(node)) {
+                displaced[node] = how;
+            }
+        }
+        byUrgency = false;
+        least = Double.MAX_VALUE;
+        if (helps()) {
+            improve();
+        }
+        if (least >= before - Score.NOISE) {
+            least = before;
+            displaced = were;
+            System.arraycopy(went, 0, atOnce, 0, went.length);
+            byUrgency = urgent;
+            make();
+        }
     }
 
     private Displaced[] displacedByRank() {
@@ -334,7 +366,8 @@ public final class Repair {
                         && job.told() != null
                         && Arrays.stream(job.told().crew().pools).anyMatch(able::contains))
                 .boxed()
-                .sorted(Comparator.<Integer>comparingDouble(other -> -Math.min(slack(other), ENOUGH))
+                .sorted(Comparator.<Integer>comparingDouble(
+                                other -> -Math.min(Math.min(slack(other), room(other)), ENOUGH))
                         .thenComparingInt(other -> problem.after[other].length)
                         .thenComparingInt(other -> problem.told[other]))
                 .limit(TRIED)
@@ -344,6 +377,22 @@ public final class Repair {
     /** Working slots by which the node could start later than it stood, as far as its dates go. */
     private double slack(int node) {
         return urgency.latestStart(node) - problem.calendars.shopHours().workBefore(problem.told[node]);
+    }
+
+    /** Working slots by which the node could start later than it stood before what follows it must move. */
+    private double room(int node) {
+        int next = Integer.MAX_VALUE;
+        for (ActivityNetwork.Arc arc : problem.after[node]) {
+            if (problem.told[arc.to()] >= 0) {
+                next = Math.min(next, problem.told[arc.to()]);
+            }
+        }
+        if (next == Integer.MAX_VALUE) {
+            return ENOUGH;
+        }
+        return problem.calendars.shopHours().workBefore(next)
+                - problem.calendars.shopHours().workBefore(problem.told[node])
+                - problem.work[node];
     }
 
     private boolean eject(int node, int victim) {

@@ -51,7 +51,9 @@ final class RepairCost {
     private final SchedulingProblem problem;
     private final Objective objective;
     private final double[] stoodMargin;
-    private final boolean[] disturbed;
+    /** Of each node, whether it is of the car that the edit is about, or cannot stay anyway. */
+    private final boolean[] own;
+
     private final boolean[] stood;
     private final int soon;
     private final double excess;
@@ -69,13 +71,18 @@ final class RepairCost {
         for (int c = 0; c < stoodMargin.length; c++) {
             stoodMargin[c] = margins.getOrDefault(commitments.get(c).id(), 0.0);
         }
-        disturbed = new boolean[problem.network.shop.builds().size()];
         stood = new boolean[problem.size];
+        own = new boolean[problem.size];
+        Set<Integer> disturbed = new TreeSet<>();
         for (int node = 0; node < problem.size; node++) {
             stood[node] = standing.stood(node);
             if (!standing.stays(node) && problem.told[node] >= 0) {
-                disturbed[problem.network.build[node]] = true;
+                disturbed.add(problem.network.build[node]);
             }
+        }
+        // Where somebody is away, it is about no car, and each that is spared is spared.
+        for (int node = 0; disturbed.size() == 1 && node < problem.size; node++) {
+            own[node] = disturbed.contains(problem.network.build[node]);
         }
         soon = problem.grid.nextDay(problem.grid.nextDay(0));
     }
@@ -84,7 +91,7 @@ final class RepairCost {
         double moves = 0;
         for (int node = 0; node < problem.size; node++) {
             double far = moves(schedule, node) ? 1 : shifts(schedule, node) ? LITTLE : 0;
-            double weight = disturbed[problem.network.build[node]] ? OWN_CAR : OTHER_CAR;
+            double weight = own[node] ? OWN_CAR : OTHER_CAR;
             moves += far * weight * (isSoon(schedule, node) ? 1 + SOON : 1);
         }
         double beyond = excess * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
@@ -103,11 +110,11 @@ final class RepairCost {
                 + NEAR_TIE * (score.carsInBits() + score.finishing());
     }
 
-    /** How many jobs of cars that the edit did not disturb move. */
+    /** How many jobs move that the edit is not about. */
     int othersMoved(Schedule schedule) {
         int moved = 0;
         for (int node = 0; node < problem.size; node++) {
-            moved += !disturbed[problem.network.build[node]] && moves(schedule, node) ? 1 : 0;
+            moved += !own[node] && moves(schedule, node) ? 1 : 0;
         }
         return moved;
     }
