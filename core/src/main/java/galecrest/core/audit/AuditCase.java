@@ -22,6 +22,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 
@@ -71,6 +72,21 @@ final class AuditCase {
         if (regularHours.between(Long.MIN_VALUE, Long.MAX_VALUE).isEmpty()) {
             regularHours.addAll(shopHours);
         }
+    }
+
+    /** Until when the car of the work is put aside: for ever, where nobody has said; empty where it is worked on. */
+    Optional<Instant> aside(Work work) {
+        return shop.builds().stream()
+                .filter(b -> b.id().equals(work.build()))
+                .flatMap(b -> b.parked().stream())
+                .map(p -> p.until().orElse(Instant.MAX))
+                .filter(until -> until.isAfter(shop.now()))
+                .findFirst();
+    }
+
+    /** Whether the work has left the plan with its car. */
+    boolean left(Work work) {
+        return aside(work).map(Instant.MAX::equals).orElse(false);
     }
 
     private static <T, I> Map<I, T> byId(List<T> things, Function<T, I> id) {

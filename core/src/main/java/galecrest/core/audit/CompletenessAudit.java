@@ -37,7 +37,7 @@ final class CompletenessAudit {
         Set<WorkId> not = new HashSet<>();
         for (Plan.Placed p : plan.placed()) {
             Work work = works.get(p.work());
-            if (work == null || work.status() == Status.DONE) {
+            if (work == null || work.status() == Status.DONE || audit.left(work)) {
                 audit.violation("complete", p.work() + " is placed but is not open work");
             } else if (!makesSense(work, p)) {
                 not.add(p.work());
@@ -48,6 +48,7 @@ final class CompletenessAudit {
         for (Plan.Unplanned u : plan.unplanned()) {
             Work work = works.get(u.work());
             if (work == null
+                    || audit.left(work)
                     || !not.add(u.work())
                     || placed.containsKey(u.work())
                     || u.reason().isBlank()) {
@@ -56,7 +57,7 @@ final class CompletenessAudit {
         }
         for (Work work : shop.works()) {
             boolean listed = placed.containsKey(work.id()) || not.contains(work.id());
-            if (work.status() != Status.DONE && !listed) {
+            if (work.status() != Status.DONE && !audit.left(work) && !listed) {
                 audit.broken("complete", work, "is neither placed nor listed as not planned");
             }
         }

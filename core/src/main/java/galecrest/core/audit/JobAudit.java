@@ -64,6 +64,9 @@ final class JobAudit {
             }
         }
         work.notBefore().ifPresent(t -> notBefore("not before", work, p, t));
+        if (work.status() == Status.TODO) {
+            audit.aside(work).ifPresent(t -> notBefore("parked", work, p, t));
+        }
         work.hold().ifPresent(h -> {
             boolean open = h.until().isPresent() && h.until().get().isAfter(shop.now());
             notBefore("hold", work, p, open ? h.until().get() : audit.tomorrow());

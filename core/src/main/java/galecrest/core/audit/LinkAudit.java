@@ -40,7 +40,7 @@ final class LinkAudit {
             Plan.Placed after = placed.get(link.then());
             boolean startsLater = link.type() != Link.Type.FINISH_FINISH;
             boolean away = then instanceof Outwork outwork && outwork.away().isPresent();
-            if (after == null || away || startsLater && then.status() == Status.STARTED) {
+            if (after == null || away || audit.left(first) || startsLater && then.status() == Status.STARTED) {
                 continue;
             }
             Plan.Placed before = placed.get(link.first());

@@ -8,6 +8,7 @@ import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What the plan says of the dates, reckoned again. */
 final class OutlookAudit {
@@ -27,15 +28,41 @@ final class OutlookAudit {
         now = audit.now;
     }
 
+    /** Whether the date is of a car that has left the plan, or all that it names has. */
+    private boolean isGone(Commitment commitment) {
+        Optional<Work> ofCar = shop.works().stream()
+                .filter(w -> w.build().equals(commitment.build()))
+                .findFirst();
+        boolean named = !commitment.works().isEmpty()
+                && commitment.works().stream().map(audit.works::get).allMatch(audit::left);
+        return named || ofCar.map(audit::left).orElse(false);
+    }
+
+    /** Named work, or else essential work of the car up to the gate that is not for a later date. */
+    private static boolean isNeeded(Commitment commitment, Work work) {
+        if (commitment.slotOf().isPresent() || !commitment.works().isEmpty()) {
+            return commitment.works().contains(work.id());
+        }
+        boolean later = commitment.leftForLater().contains(work.id());
+        boolean passed = work.gate().ordinal() > commitment.gate().ordinal();
+        return work.build().equals(commitment.build()) && work.essential() && !later && !passed;
+    }
+
     void outlooks() {
         for (Commitment commitment : shop.commitments()) {
             var outlook = plan.outlooks().stream()
                     .filter(o -> o.commitment().equals(commitment.id()))
                     .findFirst();
             List<Work> due = shop.works().stream()
-                    .filter(commitment::needs)
-                    .filter(w -> w.status() != Status.DONE)
+                    .filter(w -> isNeeded(commitment, w))
+                    .filter(w -> w.status() != Status.DONE && !audit.left(w))
                     .toList();
+            if (isGone(commitment)) {
+                if (outlook.isPresent()) {
+                    audit.violation("outlook", commitment.name() + " is of a parked car and has an outlook");
+                }
+                continue;
+            }
             boolean missing = due.stream().anyMatch(w -> !placed.containsKey(w.id()));
             if (outlook.isEmpty() || outlook.get().margin().isPresent() == missing) {
                 audit.violation("outlook", commitment.name() + " has no or a wrong outlook");

@@ -32,7 +32,8 @@ final class PinAudit {
         for (Pin pin : shop.pins()) {
             Work work = works.get(pin.work());
             Plan.Placed p = placed.get(pin.work());
-            if (work.status() == Status.DONE || broken.contains(pin.id())) {
+            boolean left = audit.left(work) || pin instanceof Pin.After a && audit.left(works.get(a.first()));
+            if (work.status() == Status.DONE || left || broken.contains(pin.id())) {
                 continue;
             }
             if (p == null) {

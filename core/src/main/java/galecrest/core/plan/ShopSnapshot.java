@@ -1,6 +1,7 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
 import galecrest.core.shop.HouseRules;
@@ -12,11 +13,18 @@ import galecrest.core.work.Commitment;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Pin;
+import galecrest.core.work.Status;
 import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * All that the planner plans with, at one instant.
@@ -147,6 +155,74 @@ public record ShopSnapshot(
         return outwork.away().map(away -> vendor(outwork.vendor())
                 .map(v -> v.expected(away.back()))
                 .orElse(away.back()));
+    }
+
+    /**
+     * What there is to plan: without the work, the dates and the pins of cars that are parked with no end, and with the
+     * work of those that are parked until a day no sooner than that. The same where no car is parked.
+     */
+    public ShopSnapshot inPlan() {
+        Map<BuildId, Optional<Instant>> parked = new HashMap<>();
+        builds.forEach(b -> b.parked()
+                .filter(p -> p.until().map(now::isBefore).orElse(true))
+                .ifPresent(p -> parked.put(b.id(), p.until())));
+        if (parked.isEmpty()) {
+            return this;
+        }
+        Set<WorkId> gone = new HashSet<>();
+        List<Work> left = new ArrayList<>();
+        for (Work work : works) {
+            Optional<Instant> until = parked.getOrDefault(work.build(), Optional.of(Instant.MIN));
+            if (until.isEmpty()) {
+                gone.add(work.id());
+            } else {
+                left.add(work.status() == Status.TODO ? noSooner(work, until.get()) : work);
+            }
+        }
+        return with(
+                now,
+                people,
+                left,
+                links.stream()
+                        .filter(l -> !gone.contains(l.first()) && !gone.contains(l.then()))
+                        .toList(),
+                parts,
+                commitments.stream()
+                        .filter(c ->
+                                parked.getOrDefault(c.build(), Optional.of(now)).isPresent())
+                        .filter(c -> c.works().isEmpty() || !gone.containsAll(c.works()))
+                        .map(c -> c.without(gone))
+                        .toList(),
+                pins.stream()
+                        .filter(p -> !gone.contains(p.work()))
+                        .filter(p -> !(p instanceof Pin.After after && gone.contains(after.first())))
+                        .toList(),
+                published,
+                taken);
+    }
+
+    private static Work noSooner(Work work, Instant than) {
+        boolean later = work.notBefore().map(than::isAfter).orElse(!than.equals(Instant.MIN));
+        return later ? work.withNotBefore(than) : work;
+    }
+
+    /** The same shop with other builds. */
+    public ShopSnapshot withBuilds(List<Build> other) {
+        return new ShopSnapshot(
+                zone,
+                now,
+                people,
+                stations,
+                vendors,
+                other,
+                works,
+                links,
+                parts,
+                commitments,
+                pins,
+                rules,
+                published,
+                taken);
     }
 
     /** The vendor of that id. */

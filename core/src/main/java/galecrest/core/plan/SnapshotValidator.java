@@ -67,6 +67,8 @@ public final class SnapshotValidator {
         shop.commitments().forEach(c -> {
             known("build of ", c.name(), c.build(), builds);
             c.works().forEach(w -> known("works of ", c.name(), w, works));
+            c.leftForLater().forEach(w -> known("work left for later by ", c.name(), w, works));
+            c.slotOf().ifPresent(w -> known("outwork of ", c.name(), w, works));
         });
         for (var pin : shop.pins()) {
             known("pin", pin.work(), works);

@@ -12,7 +12,6 @@ import galecrest.core.work.Estimate;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;
-import galecrest.core.work.RunningIn;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import java.time.Duration;
@@ -133,16 +132,10 @@ public final class MoveEffects {
 
     private static Work notBefore(Work work, Instant until) {
         Instant at = work.notBefore().filter(until::isBefore).orElse(until);
-        if (work instanceof Job job) {
-            return job.withNotBefore(at);
-        } else if (work instanceof Outwork outwork) {
-            return outwork.away().isPresent() ? outwork : outwork.withNotBefore(at);
-        }
-        return ((RunningIn) work).withNotBefore(at);
+        return work instanceof Outwork outwork && outwork.away().isPresent() ? work : work.withNotBefore(at);
     }
 
     private static Commitment later(Commitment c) {
-        return new Commitment(
-                c.id(), c.build(), c.name(), c.kind(), c.due().plus(WEEK), c.gate(), c.works(), c.weight());
+        return c.withDue(c.due().plus(WEEK));
     }
 }

@@ -3,7 +3,9 @@ package galecrest.core.work;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A date that someone was told.
@@ -11,6 +13,10 @@ import java.util.Set;
  * @param gate what is due: everything essential up to this gate, unless works are named
  * @param works the works that are due; empty for all essential work up to the gate
  * @param weight how much an hour late hurts against others, more than 0
+ * @param leftForLater work up to the gate that belongs to a later date of the car, or is for after all of them: it makes
+ *     this date no later
+ * @param slotOf the outwork whose booked slot this is: the works are what must be done before it leaves, and there may be
+ *     none
  */
 public record Commitment(
         CommitmentId id,
@@ -20,7 +26,9 @@ public record Commitment(
         Instant due,
         Gate gate,
         Set<WorkId> works,
-        double weight) {
+        double weight,
+        Set<WorkId> leftForLater,
+        Optional<WorkId> slotOf) {
     /** An event and a paid slot are hard; a promise is soft. */
     public enum Kind {
         EVENT,
@@ -34,24 +42,56 @@ public record Commitment(
 
     public Commitment {
         works = Set.copyOf(works);
+        leftForLater = Set.copyOf(leftForLater);
         if (!(weight > 0 && weight < Double.POSITIVE_INFINITY)) {
             throw new IllegalArgumentException("The weight of " + name + " must be more than 0, not " + weight + ".");
         }
     }
 
+    /** A date that leaves nothing for later and is no booked slot. */
+    public Commitment(
+            CommitmentId id,
+            BuildId build,
+            String name,
+            Kind kind,
+            Instant due,
+            Gate gate,
+            Set<WorkId> works,
+            double weight) {
+        this(id, build, name, kind, due, gate, works, weight, Set.of(), Optional.empty());
+    }
+
+    /** The same, due at another time. */
+    public Commitment withDue(Instant other) {
+        return new Commitment(id, build, name, kind, other, gate, works, weight, leftForLater, slotOf);
+    }
+
+    /** The same where some work is gone from the plan. */
+    public Commitment without(Set<WorkId> gone) {
+        return new Commitment(
+                id, build, name, kind, due, gate, less(works, gone), weight, less(leftForLater, gone), slotOf);
+    }
+
+    private static Set<WorkId> less(Set<WorkId> all, Set<WorkId> gone) {
+        return all.stream().filter(w -> !gone.contains(w)).collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Whether it needs what it names, and not all of the car up to its gate. */
+    public boolean named() {
+        return !works.isEmpty() || slotOf.isPresent();
+    }
+
     /** Whether this work must be done for the commitment. */
     public boolean needs(Work work) {
-        if (!works.isEmpty()) {
-            return works.contains(work.id());
-        }
-        return work.build().equals(build) && work.essential() && work.gate().upTo(gate);
+        return named() ? works.contains(work.id()) : work.essential() && isUpToGate(work);
     }
 
     /** Whether this work is wanted by the commitment's date but can follow. */
     public boolean desires(Work work) {
-        return works.isEmpty()
-                && work.build().equals(build)
-                && !work.essential()
-                && work.gate().upTo(gate);
+        return !named() && !work.essential() && isUpToGate(work);
+    }
+
+    private boolean isUpToGate(Work work) {
+        return work.build().equals(build) && work.gate().upTo(gate) && !leftForLater.contains(work.id());
     }
 }

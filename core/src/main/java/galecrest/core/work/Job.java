@@ -81,6 +81,7 @@ public record Job(
         return with(estimate, remaining, crew, other, status, notBefore, hold, started, findings);
     }
 
+    @Override
     public Job withNotBefore(Instant other) {
         return with(estimate, remaining, crew, parts, status, Optional.of(other), hold, started, findings);
     }

@@ -49,6 +49,7 @@ public record Outwork(
         return with(slot, other, notBefore, where);
     }
 
+    @Override
     public Outwork withNotBefore(Instant other) {
         return with(slot, turnaround, Optional.of(other), away);
     }

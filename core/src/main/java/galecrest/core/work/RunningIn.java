@@ -39,6 +39,7 @@ public record RunningIn(
         }
     }
 
+    @Override
     public RunningIn withNotBefore(Instant other) {
         return new RunningIn(
                 id,

@@ -22,6 +22,9 @@ public sealed interface Work permits Job, Outwork, RunningIn {
 
     Optional<Instant> notBefore();
 
+    /** The same work, wanted no sooner than that. */
+    Work withNotBefore(Instant other);
+
     Optional<Hold> hold();
 
     /** When it was finished; present exactly when the status is done. */

@@ -57,6 +57,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Random shops in which every rule of the planner comes up; the same seed gives the same shop. */
@@ -95,7 +96,22 @@ public final class RandomShops {
     /** A shop with about so many pieces of work. */
     public static ShopSnapshot shop(long seed, int size) {
         ShopSnapshot shop = new RandomShops(seed).make(size);
-        return seed % 3 == 0 ? shop.withPublished(Planner.plan(shop, PlanOptions.once())) : shop;
+        ShopSnapshot told = seed % 3 == 0 ? shop.withPublished(Planner.plan(shop, PlanOptions.once())) : shop;
+        return withLaterDates(told, new Random(seed * 7919));
+    }
+
+    /** The same with some cars parked. */
+    public static ShopSnapshot withParkedCars(long seed, int size) {
+        ShopSnapshot shop = shop(seed, size);
+        Random luck = new Random(seed * 31);
+        return shop.withBuilds(shop.builds().stream()
+                .map(b -> luck.nextInt(4) > 0
+                        ? b
+                        : b.withParked(Optional.of(new Build.Parked(
+                                luck.nextBoolean()
+                                        ? Optional.empty()
+                                        : Optional.of(shop.now().plus(luck.nextInt(20), ChronoUnit.DAYS))))))
+                .toList());
     }
 
     private <T> T pick(List<T> from) {
@@ -104,6 +120,27 @@ public final class RandomShops {
 
     private boolean chance(double p) {
         return random.nextDouble() < p;
+    }
+
+    /** The shop with some work left for later dates, and some that are booked slots; by luck of its own. */
+    private static ShopSnapshot withLaterDates(ShopSnapshot shop, Random luck) {
+        List<Commitment> dates = shop.commitments().stream()
+                .map(c -> new Commitment(
+                        c.id(),
+                        c.build(),
+                        c.name(),
+                        c.kind(),
+                        c.due(),
+                        c.gate(),
+                        c.works(),
+                        c.weight(),
+                        shop.works().stream()
+                                .filter(w -> luck.nextInt(4) == 0)
+                                .map(Work::id)
+                                .collect(Collectors.toSet()),
+                        luck.nextInt(8) == 0 ? Optional.of(shop.works().get(0).id()) : Optional.empty()))
+                .toList();
+        return shop.withCommitments(dates);
     }
 
     private ShopSnapshot make(int size) {

@@ -7,6 +7,7 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -18,6 +19,20 @@ class RandomShopsTest {
         ShopSnapshot shop = RandomShops.shop(seed, 6 + (int) (seed % 30));
         Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
+    }
+
+    @Property(tries = 500)
+    void noPlanBreaksARuleWhereCarsAreParked(@ForAll @LongRange(min = 0) long seed) {
+        ShopSnapshot shop = RandomShops.withParkedCars(seed, 6 + (int) (seed % 30));
+        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
+        assertThat(PlanAudit.violations(shop, plan)).isEmpty();
+        ShopSnapshot back = shop.withTaken(plan)
+                .withBuilds(shop.builds().stream()
+                        .map(b -> b.withParked(Optional.empty()))
+                        .toList());
+        assertThat(PlanAudit.violations(back, Planner.plan(back, PlanOptions.interactive(back))))
+                .as("taken back")
+                .isEmpty();
     }
 
     @Property(tries = 50)

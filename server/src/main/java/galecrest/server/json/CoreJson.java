@@ -32,6 +32,7 @@ import galecrest.core.work.RunningIn;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.util.List;
+import java.util.Set;
 
 /**
  * How the core's values are written as JSON: ids as strings, minutes as numbers, durations and times as ISO 8601
@@ -50,7 +51,8 @@ public final class CoreJson {
                 .enable(SerializationFeature.INDENT_OUTPUT)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .serializationInclusion(JsonInclude.Include.NON_ABSENT)
-                .withConfigOverride(List.class, o -> o.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)));
+                .withConfigOverride(List.class, o -> o.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)))
+                .withConfigOverride(Set.class, o -> o.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY)));
         for (Class<?> id : List.of(
                 PersonId.class,
                 StationId.class,

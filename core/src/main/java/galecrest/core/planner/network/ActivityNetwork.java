@@ -31,7 +31,7 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
- * The open work of a snapshot as a network: numbered nodes, the arcs between them, and what bounds each from outside.
+ * The open work of a snapshot, but for that of parked cars, as a network: numbered nodes, the arcs between them, and what bounds each from outside.
  * Links to done work have become bounds; order pins that close a circle have become broken pins.
  */
 public final class ActivityNetwork {
@@ -82,9 +82,9 @@ public final class ActivityNetwork {
     }
 
     /** The same, where the ends of the links are known already. */
-    public ActivityNetwork(ShopSnapshot shop, TimeGrid grid, LinkIndex ends) {
-        this.shop = shop;
-        this.ends = ends;
+    public ActivityNetwork(ShopSnapshot record, TimeGrid grid, LinkIndex endsOfRecord) {
+        shop = record.inPlan();
+        ends = shop == record ? endsOfRecord : LinkIndex.of(shop.works(), shop.links());
         this.grid = grid;
         this.calendars = new Calendars(shop, grid);
         this.people = numbered(shop.people(), p -> p.id());
@@ -251,7 +251,7 @@ public final class ActivityNetwork {
         }
         return shop.commitments().stream()
                 .map(c -> {
-                    IntStream about = c.works().isEmpty()
+                    IntStream about = !c.named()
                             ? nodes.getOrDefault(c.build(), List.of()).stream().mapToInt(Integer::intValue)
                             : c.works().stream()
                                     .mapToInt(this::node)
