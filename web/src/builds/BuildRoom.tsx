@@ -5,10 +5,14 @@ import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { CarOutline, type ZoneName } from '../domain/CarOutline'
+import { MissedSlot } from '../domain/MissedSlot'
+import { Parked } from '../domain/Parked'
 import { Nothing } from '../ui/Nothing'
 import { word } from '../format/words'
 import { CarForm } from './CarForm'
 import { Dates } from './Dates'
+import { ParkCar } from './ParkCar'
+import { Rounds } from './Rounds'
 import { ImportSheet } from './ImportSheet'
 import { JobDrawer } from './JobDrawer'
 import { JobTable } from './JobTable'
@@ -31,6 +35,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const [adding, setAdding] = useState<'job' | 'outwork' | 'running-in'>()
   const [importing, setImporting] = useState<'jobs' | 'parts' | 'outwork'>()
   const [editing, setEditing] = useState(false)
+  const [parking, setParking] = useState(false)
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
   const changes = account.role !== 'HAND'
   const close = () => {
@@ -99,6 +104,9 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                     Export the job sheet (CSV)
                   </Menu.Item>
                   <Menu.Item onClick={() => window.print()}>Print</Menu.Item>
+                  {account.role === 'MANAGER' && !car.parked && (
+                    <Menu.Item onClick={() => setParking(true)}>Park the car</Menu.Item>
+                  )}
                   {account.role === 'MANAGER' && (
                     <Menu.Item onClick={() => setEditing(true)}>Change or remove the car</Menu.Item>
                   )}
@@ -108,6 +116,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
           )}
         </span>
       </div>
+      <Parked car={car} account={account} />
+      <MissedSlot car={car} />
       <div className={css.columns}>
         <section aria-label="Jobs">
           <ZonePlan
@@ -120,6 +130,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         </section>
         <div className={layout.column}>
           <Dates car={car} changes={changes} />
+          <Rounds car={car} changes={changes} />
           <Parts car={car} changes={changes} picked={search.get('part') ?? undefined} />
           <OutworkList
             car={car}
@@ -157,6 +168,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         />
       )}
       {importing && <ImportSheet car={car} kind={importing} onClose={() => setImporting(undefined)} />}
+      {parking && <ParkCar car={car} onClose={() => setParking(false)} />}
       {editing && (
         <CarForm car={car} onClose={() => setEditing(false)} onRemoved={() => navigate('/build')} />
       )}
@@ -185,7 +197,7 @@ function Picker({ car, account, onPick, onNew }: PickerProps) {
         {!car && <option value="">which car?</option>}
         {board.cars.map((c) => (
           <option key={c.id} value={c.id}>
-            {`${c.number} ${c.name}`.trim()}
+            {`${c.number} ${c.name}${c.parked ? ', parked' : ''}`.trim()}
           </option>
         ))}
       </select>

@@ -1,6 +1,7 @@
 import { Button, Modal, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { type Car, type Commitment, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
@@ -35,7 +36,7 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
       {dates.map((c) => (
         <div key={c.id} className={layout.ruled}>
           <div className={layout.spread}>
-            {changes ? (
+            {changes && !c.slotOf ? (
               <button className="link strong" onClick={() => setEditing(c)}>
                 {c.name}
               </button>
@@ -46,7 +47,14 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
               {when(c.due, board.now, board.zone)}, {away(c.due, board.now, board.zone)}
             </span>
           </div>
-          <MarginMark minutes={c.marginMinutes} />
+          <span className={layout.row}>
+            <MarginMark minutes={c.marginMinutes} />
+            {c.slotOf && (
+              <span className="small soft">
+                booked time {changes && <Link to={`/desk?outwork=${c.slotOf}`}>move it or give it back</Link>}
+              </span>
+            )}
+          </span>
           <div className="small soft">{c.sentence}</div>
         </div>
       ))}

@@ -22,6 +22,7 @@ import { useWorkVerbs } from '../domain/verbs'
 import { GATES } from '../domain/gates'
 import { LEVELS, LOCKS, ZONES } from './choices'
 import { HoldForm } from './HoldForm'
+import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
 import { MomentField } from '../ui/MomentField'
@@ -276,6 +277,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
           )}
         </fieldset>
       </form>
+      {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

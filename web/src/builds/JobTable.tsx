@@ -19,7 +19,12 @@ export function JobTable({ car, zone, onPick }: Props) {
   const mine = board.works.filter(
     (w) => w.buildId === car.id && w.kind !== 'OUTWORK' && (!zone || w.job?.zone === zone),
   )
-  const stages = [...car.stages.map((s) => s.name), undefined]
+  const inOrder = [undefined, ...car.rounds.map((r) => r.id)]
+  const stages = inOrder.flatMap((round) => [
+    ...car.stages.filter((s) => s.roundId === round).map((s) => ({ ...s, round })),
+    ...(round ? [] : [{ id: 'none', name: undefined, round }]),
+  ])
+  const roundName = new Map(car.rounds.map((r) => [r.id, r.name]))
   if (mine.length === 0)
     return (
       <Nothing
@@ -40,15 +45,16 @@ export function JobTable({ car, zone, onPick }: Props) {
         </tr>
       </thead>
       {stages.map((stage) => {
-        const works = mine.filter((w) => w.stage === stage)
+        const works = mine.filter((w) => w.stage === stage.name && w.roundId === stage.round)
         if (works.length === 0) return null
         const open = works.filter((w) => w.status !== 'DONE').sort(byStart)
         const done = works.length - open.length
         return (
-          <tbody key={stage ?? 'none'}>
+          <tbody key={stage.id}>
             <tr>
               <td colSpan={6} className={css.stageRow}>
-                <b>{stage ?? 'Without a stage'}</b>{' '}
+                {stage.round && <span>{roundName.get(stage.round)} · </span>}
+                <b>{stage.name ?? 'Without a stage'}</b>{' '}
                 <span className="soft small">
                   {done} of {works.length} done
                 </span>
@@ -69,8 +75,9 @@ function byStart(a: Work, b: Work): number {
 }
 
 function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
-  const { board, person } = useBoard()
+  const { board, person, commitment } = useBoard()
   const p = work.placed
+  const date = commitment.get(work.dateId ?? '')
   const pinned = board.pins.some((pin) => pin.workId === work.id)
   return (
     <tr className="pick" onClick={() => onPick(work.id)}>
@@ -78,6 +85,8 @@ function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
         <button className="link" onClick={() => onPick(work.id)}>
           {work.name}
         </button>
+        {date && <span className="soft small"> for {date.name}</span>}
+        {work.afterDates && <span className="soft small"> after all dates</span>}
         {!work.essential && <span className="soft small"> can follow</span>}
         {work.job?.finding && <span className="hot small"> finding</span>}
         {pinned && <span className="small"> pinned</span>}

@@ -1,4 +1,4 @@
-import { Button, Group, NumberInput, Select } from '@mantine/core'
+import { Button, Group, NumberInput, Select, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -23,6 +23,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
   const [type, setType] = useState<Type>('FINISH_START')
   const [lag, setLag] = useState<number | string>(0)
   const [risk, setRisk] = useState<number | string>('')
+  const [because, setBecause] = useState('')
   const [error, setError] = useState<string>()
   const before = board.links.filter((l) => l.thenId === work.id)
   const after = board.links.filter((l) => l.firstId === work.id)
@@ -44,6 +45,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
               lagWorking: false,
               riskChance: chance,
               riskReworkMinutes: chance === undefined ? undefined : 60,
+              because: because || undefined,
             },
           }),
         ),
@@ -52,7 +54,10 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
         return true
       },
     )
-    if (done) setFirst(null)
+    if (done) {
+      setFirst(null)
+      setBecause('')
+    }
   }
   const line = (id: string, of: string, l: (typeof before)[number]) => (
     <div key={id} className="small">
@@ -63,6 +68,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
         {l.lagMinutes > 0 && ` +${duration(l.lagMinutes)}`}
         {l.riskChance !== undefined &&
           ` at risk ${Math.round(l.riskChance * 100)} %${l.usedAtRisk ? ', used by the plan' : ''}`}
+        {l.because && `, ${l.because}`}
       </span>{' '}
       {changes && (
         <button
@@ -119,6 +125,13 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
               onChange={setRisk}
             />
           </Group>
+          <TextInput
+            label="Why"
+            mt={6}
+            placeholder="so that they clear it"
+            value={because}
+            onChange={(e) => setBecause(e.currentTarget.value)}
+          />
           <Button size="compact-sm" variant="default" mt={8} loading={busy} onClick={() => void tie()}>
             Tie
           </Button>

@@ -6,6 +6,7 @@ import { atFields, useSend } from '../api/send'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf } from '../format/time'
 import { GATES } from '../domain/gates'
+import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
 import { MomentField } from '../ui/MomentField'
@@ -132,6 +133,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
           {changes && <WorkButtons work={work} busy={busy} onClose={onClose} />}
         </fieldset>
       </form>
+      {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

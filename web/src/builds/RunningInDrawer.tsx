@@ -7,6 +7,7 @@ import { Pins } from '../domain/Pins'
 import { when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
 import { GATES } from '../domain/gates'
+import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
 import layout from '../ui/layout.module.css'
@@ -99,6 +100,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
           {changes && <WorkButtons work={work} busy={busy} onClose={onClose} />}
         </fieldset>
       </form>
+      {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

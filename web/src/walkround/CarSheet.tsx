@@ -4,8 +4,10 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
 import { MarginMark } from '../domain/MarginMark'
+import { MissedSlot } from '../domain/MissedSlot'
 import { OddsMark } from '../domain/OddsMark'
 import { PaperTag } from '../domain/PaperTag'
+import { Parked } from '../domain/Parked'
 import { Chain } from '../domain/Chain'
 import { duration } from '../format/margin'
 import { away, dayKey, when } from '../format/time'
@@ -48,6 +50,8 @@ export function CarSheet({ car, account }: Props) {
           </div>
         </div>
       </div>
+      <Parked car={car} account={account} />
+      <MissedSlot car={car} />
       <div className={css.section}>
         {date ? (
           <span className={css.states}>

@@ -15,7 +15,7 @@ const COLUMNS = 'repeat(auto-fill, minmax(182px, 1fr))'
 /** The shop's floor: stations with the car on each, cars waiting outside, cars away beyond the wall. */
 export function Floor({ picked, onPick }: Props) {
   const { board } = useBoard()
-  const { inside, waiting, away } = useMemo(() => places(board), [board])
+  const { inside, waiting, away, parked } = useMemo(() => places(board), [board])
   return (
     <section aria-label="Floor">
       <div className={css.floor} style={{ gridTemplateColumns: COLUMNS }}>
@@ -55,6 +55,16 @@ export function Floor({ picked, onPick }: Props) {
           <Stand key={car.id} at="" car={car} on={car.id === picked} onPick={onPick} />
         ))}
       </div>
+      {parked.length > 0 && (
+        <div className={`small ${css.aside}`}>
+          <span className="soft">Parked</span>
+          {parked.map((car) => (
+            <button key={car.id} className="link" onClick={() => onPick(car.id)}>
+              {`${car.number} ${car.name}`.trim()}
+            </button>
+          ))}
+        </div>
+      )}
     </section>
   )
 }

@@ -62,9 +62,9 @@ class RescueTest extends BrowserTest {
         Page mara = manager();
         mara.locator("button.stand[aria-label^='112 ']").click();
         Locator sheet = region(mara, "Car sheet");
-        assertThat(sheet).containsText("Rolling road slot");
+        assertThat(sheet).containsText("Rolling road session");
         sheet.locator("a[title^='What drives it']").click();
-        Locator date = region(mara, "Chain of Rolling road slot");
+        Locator date = region(mara, "Chain of Rolling road session");
         double before = odds(date);
 
         // Its part is promised five days later: the odds fall.

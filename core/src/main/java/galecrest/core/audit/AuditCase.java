@@ -1,5 +1,6 @@
 package galecrest.core.audit;
 
+import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
@@ -76,8 +77,12 @@ final class AuditCase {
 
     /** Until when the car of the work is put aside: for ever, where nobody has said; empty where it is worked on. */
     Optional<Instant> aside(Work work) {
+        return aside(work.build());
+    }
+
+    Optional<Instant> aside(BuildId build) {
         return shop.builds().stream()
-                .filter(b -> b.id().equals(work.build()))
+                .filter(b -> b.id().equals(build))
                 .flatMap(b -> b.parked().stream())
                 .map(p -> p.until().orElse(Instant.MAX))
                 .filter(until -> until.isAfter(shop.now()))

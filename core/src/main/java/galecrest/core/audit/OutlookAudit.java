@@ -6,9 +6,9 @@ import galecrest.core.work.Commitment;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** What the plan says of the dates, reckoned again. */
 final class OutlookAudit {
@@ -30,12 +30,9 @@ final class OutlookAudit {
 
     /** Whether the date is of a car that has left the plan, or all that it names has. */
     private boolean isGone(Commitment commitment) {
-        Optional<Work> ofCar = shop.works().stream()
-                .filter(w -> w.build().equals(commitment.build()))
-                .findFirst();
         boolean named = !commitment.works().isEmpty()
                 && commitment.works().stream().map(audit.works::get).allMatch(audit::left);
-        return named || ofCar.map(audit::left).orElse(false);
+        return named || audit.aside(commitment.build()).map(Instant.MAX::equals).orElse(false);
     }
 
     /** Named work, or else essential work of the car up to the gate that is not for a later date. */

@@ -31,6 +31,11 @@ public record Build(
         }
     }
 
+    /** Whether it is put aside at that moment; it comes back by itself when its day has come. */
+    public boolean isParked(Instant now) {
+        return parked.isPresent() && parked.get().until().map(now::isBefore).orElse(true);
+    }
+
     /** The same, put aside, or taken back where that is empty. */
     public Build withParked(Optional<Parked> other) {
         return new Build(id, number, name, weight, zoneLimits, other);

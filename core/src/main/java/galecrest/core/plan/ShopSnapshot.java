@@ -163,9 +163,9 @@ public record ShopSnapshot(
      */
     public ShopSnapshot inPlan() {
         Map<BuildId, Optional<Instant>> parked = new HashMap<>();
-        builds.forEach(b -> b.parked()
-                .filter(p -> p.until().map(now::isBefore).orElse(true))
-                .ifPresent(p -> parked.put(b.id(), p.until())));
+        builds.stream()
+                .filter(b -> b.isParked(now))
+                .forEach(b -> parked.put(b.id(), b.parked().flatMap(Build.Parked::until)));
         if (parked.isEmpty()) {
             return this;
         }

@@ -71,7 +71,17 @@ public final class JobSheet {
     public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {}
 
     /** A row that was understood; {@code number} is its line in the file, the header being line 1. */
-    public record Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {}
+    public record Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {
+        /** The same line in another stage. */
+        public Line withStage(String other) {
+            return new Line(number, ref, other, spec, note, after);
+        }
+
+        /** The same line as another job. */
+        public Line withSpec(JobSpec other) {
+            return new Line(number, ref, stage, other, note, after);
+        }
+    }
 
     /** What was read: the lines, or why not, each problem with its place as "line 7, likely_min". */
     public record Read(List<Line> lines, List<Problem> problems) {}

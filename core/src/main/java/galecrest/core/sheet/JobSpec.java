@@ -45,6 +45,27 @@ public record JobSpec(
         crew = List.copyOf(crew);
     }
 
+    /** The same, needed by another gate. */
+    public JobSpec withGate(Gate other) {
+        return new JobSpec(
+                name,
+                zone,
+                onCar,
+                wholeCar,
+                lowMinutes,
+                likelyMinutes,
+                highMinutes,
+                crew,
+                stationKind,
+                oneGo,
+                cureMinutes,
+                cureLock,
+                other,
+                essential,
+                findPercent,
+                findMinutes);
+    }
+
     /** All that is wrong with it, each at its field. */
     public List<Problem> problems() {
         List<Problem> problems = new ArrayList<>();

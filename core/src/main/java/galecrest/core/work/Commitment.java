@@ -66,6 +66,11 @@ public record Commitment(
         return new Commitment(id, build, name, kind, other, gate, works, weight, leftForLater, slotOf);
     }
 
+    /** The same, with that work left for later. */
+    public Commitment leaving(Set<WorkId> later) {
+        return new Commitment(id, build, name, kind, due, gate, works, weight, later, slotOf);
+    }
+
     /** The same where some work is gone from the plan. */
     public Commitment without(Set<WorkId> gone) {
         return new Commitment(

@@ -122,7 +122,7 @@ public final class RandomShops {
         return random.nextDouble() < p;
     }
 
-    /** The shop with some work left for later dates, and some that are booked slots; by luck of its own. */
+    /** The shop with some dates that are booked slots, and some work for a later date or for after all; by luck of its own. */
     private static ShopSnapshot withLaterDates(ShopSnapshot shop, Random luck) {
         List<Commitment> dates = shop.commitments().stream()
                 .map(c -> new Commitment(
@@ -134,13 +134,32 @@ public final class RandomShops {
                         c.gate(),
                         c.works(),
                         c.weight(),
-                        shop.works().stream()
-                                .filter(w -> luck.nextInt(4) == 0)
-                                .map(Work::id)
-                                .collect(Collectors.toSet()),
+                        Set.of(),
                         luck.nextInt(8) == 0 ? Optional.of(shop.works().get(0).id()) : Optional.empty()))
                 .toList();
-        return shop.withCommitments(dates);
+        Map<WorkId, Instant> wanted = new HashMap<>();
+        Map<WorkId, Commitment> its = new HashMap<>();
+        for (Work work : shop.works()) {
+            List<Commitment> ofCar = dates.stream()
+                    .filter(c -> c.build().equals(work.build()) && !c.named())
+                    .toList();
+            if (work.status() != Status.DONE && luck.nextInt(4) == 0) {
+                int which = luck.nextInt(ofCar.size() + 1);
+                wanted.put(
+                        work.id(),
+                        which == ofCar.size() ? Instant.MAX : ofCar.get(which).due());
+                if (which < ofCar.size()) {
+                    its.put(work.id(), ofCar.get(which));
+                }
+            }
+        }
+        return shop.withCommitments(dates.stream()
+                .map(c -> c.leaving(shop.works().stream()
+                        .filter(w -> w.build().equals(c.build()) && wanted.containsKey(w.id()))
+                        .filter(w -> !c.equals(its.get(w.id())) && !c.due().isAfter(wanted.get(w.id())))
+                        .map(Work::id)
+                        .collect(Collectors.toSet())))
+                .toList());
     }
 
     private ShopSnapshot make(int size) {

@@ -84,6 +84,8 @@ public record Board(
             int limitUnderside,
             int limitRear,
             int version,
+            boolean parked,
+            @Nullable Instant parkedUntil,
             @Nullable String stationId,
             @Nullable String awayWorkId,
             List<String> doing,
@@ -91,6 +93,7 @@ public record Board(
             @Nullable Held held,
             @Nullable String nextDate,
             List<StageView> stages,
+            List<RoundView> rounds,
             List<ForNowView> forNow,
             List<MeasurementView> measurements,
             int done,
@@ -103,7 +106,16 @@ public record Board(
             String said,
             @Nullable Instant until) {}
 
-    public record StageView(String id, String name) {}
+    public record StageView(
+            String id, String name, @Nullable String roundId) {}
+
+    /** A round of work, for a date and after another. */
+    public record RoundView(
+            String id,
+            String name,
+            @Nullable String dateId,
+            @Nullable String afterId,
+            int version) {}
 
     public record ForNowView(String id, String what, String reason, Gate gate, Instant at) {}
 
@@ -128,6 +140,9 @@ public record Board(
             Kind kind,
             String name,
             @Nullable String stage,
+            @Nullable String roundId,
+            @Nullable String dateId,
+            boolean afterDates,
             Gate gate,
             boolean essential,
             Status status,
@@ -206,7 +221,8 @@ public record Board(
             int lagMinutes,
             boolean lagWorking,
             @Nullable Double riskChance,
-            boolean usedAtRisk) {}
+            boolean usedAtRisk,
+            String because) {}
 
     /**
      * A part line.
@@ -246,6 +262,7 @@ public record Board(
      * @param marginMinutes shop hours to spare, negative when late; empty where something due cannot be planned
      * @param chain the works that make it so, the last first
      * @param sentence the chain in words
+     * @param slotOf the outside work whose booked time this is; it moves with the booking
      */
     public record CommitmentView(
             String id,
@@ -260,7 +277,8 @@ public record Board(
             @Nullable Long marginMinutes,
             List<String> chain,
             List<String> missing,
-            String sentence) {}
+            String sentence,
+            @Nullable String slotOf) {}
 
     public record SkillView(String skill, Level level) {}
 

@@ -164,7 +164,8 @@ final class BoardAssembly {
                     outlook.margin().map(m -> m.value()).orElse(null),
                     outlook.chain().stream().map(WorkId::value).toList(),
                     outlook.missing().stream().map(WorkId::value).toList(),
-                    words.chain(commitment, outlook, placed)));
+                    words.chain(commitment, outlook, placed),
+                    commitment.slotOf().map(WorkId::value).orElse(null)));
         }
         return views;
     }

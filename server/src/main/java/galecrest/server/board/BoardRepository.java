@@ -29,11 +29,15 @@ class BoardRepository {
     Map<String, WorkRow> works() {
         return byId(
                 db.sql("""
-                                select w.id, s.name as stage, w.note, w.version, coalesce(j.finding, false) as finding
+                                select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.note, w.version,
+                                    coalesce(j.finding, false) as finding
                                 from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
                                 row.getString("id"),
                                 row.getString("stage"),
+                                row.getString("round_id"),
+                                row.getString("date_id"),
+                                row.getBoolean("after_dates"),
                                 row.getString("note"),
                                 row.getInt("version"),
                                 row.getBoolean("finding")))
@@ -102,10 +106,33 @@ class BoardRepository {
     }
 
     Map<String, List<Board.StageView>> stages() {
-        return grouped(db.sql("select build_id, id, name from stage order by position")
+        return grouped(db.sql("select build_id, id, name, round_id from stage order by position")
                 .query((row, n) -> new KeyedRow<>(
-                        row.getString("build_id"), new Board.StageView(row.getString("id"), row.getString("name"))))
+                        row.getString("build_id"),
+                        new Board.StageView(row.getString("id"), row.getString("name"), row.getString("round_id"))))
                 .list());
+    }
+
+    Map<String, List<Board.RoundView>> rounds() {
+        return grouped(db.sql("select * from round order by position, id")
+                .query((row, n) -> new KeyedRow<>(
+                        row.getString("build_id"),
+                        new Board.RoundView(
+                                row.getString("id"),
+                                row.getString("name"),
+                                row.getString("date_id"),
+                                row.getString("after_id"),
+                                row.getInt("version"))))
+                .list());
+    }
+
+    /** Why the first of a link goes before the other, by link. */
+    Map<String, String> reasonsOfLinks() {
+        Map<String, String> reasons = new HashMap<>();
+        db.sql("select id, because from link where because <> ''")
+                .query((row, n) -> reasons.put(row.getString("id"), row.getString("because")))
+                .list();
+        return reasons;
     }
 
     Map<String, List<Board.ForNowView>> forNow() {

@@ -1,5 +1,6 @@
 package galecrest.server.board;
 
+import galecrest.core.build.Build;
 import galecrest.core.build.Zone;
 import galecrest.core.insight.CarStatus;
 import galecrest.core.plan.Plan;
@@ -29,6 +30,7 @@ final class CarViews {
     List<Board.Car> cars() {
         Map<String, CarRow> rows = record.cars();
         var stages = record.stages();
+        var rounds = record.rounds();
         var forNow = record.forNow();
         var measurements = record.measurements();
         List<Board.Car> cars = new ArrayList<>();
@@ -55,6 +57,11 @@ final class CarViews {
                     build.zoneLimit(Zone.UNDERSIDE),
                     build.zoneLimit(Zone.REAR),
                     row.version(),
+                    build.isParked(shop.now()),
+                    build.parked()
+                            .filter(p -> build.isParked(shop.now()))
+                            .flatMap(Build.Parked::until)
+                            .orElse(null),
                     report.station().map(s -> s.value()).orElse(null),
                     report.away().map(WorkId::value).orElse(null),
                     report.doing().stream().map(WorkId::value).toList(),
@@ -62,6 +69,7 @@ final class CarViews {
                     report.held().map(this::held).orElse(null),
                     report.nextDate().map(c -> c.value()).orElse(null),
                     stages.getOrDefault(id, List.of()),
+                    rounds.getOrDefault(id, List.of()),
                     forNow.getOrDefault(id, List.of()),
                     measurements.getOrDefault(id, List.of()),
                     row.done(),

@@ -2,4 +2,12 @@ package galecrest.server.board;
 
 import org.jspecify.annotations.Nullable;
 
-record WorkRow(String id, @Nullable String stage, String note, int version, boolean finding) {}
+record WorkRow(
+        String id,
+        @Nullable String stage,
+        @Nullable String round,
+        @Nullable String date,
+        boolean afterDates,
+        String note,
+        int version,
+        boolean finding) {}

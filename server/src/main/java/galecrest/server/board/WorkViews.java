@@ -22,11 +22,13 @@ final class WorkViews {
     private final Plan plan;
     private final ReasonText words;
     private final Map<WorkId, Plan.Placed> placed;
+    private final ShopSnapshot whole;
     private final Map<WorkId, String> cannot = new HashMap<>();
 
     WorkViews(BoardSource source) {
         record = source.record();
         shop = source.shop();
+        whole = source.current().whole();
         plan = source.plan();
         words = source.words();
         placed = source.placed();
@@ -35,7 +37,7 @@ final class WorkViews {
 
     List<Board.WorkView> works() {
         Map<String, WorkRow> rows = record.works();
-        return shop.works().stream()
+        return whole.works().stream()
                 .filter(w -> rows.containsKey(w.id().value()))
                 .map(w -> work(w, rows.get(w.id().value())))
                 .toList();
@@ -51,6 +53,9 @@ final class WorkViews {
                         : work instanceof Outwork ? Board.Kind.OUTWORK : Board.Kind.RUNNING_IN,
                 work.name(),
                 row.stage(),
+                row.round(),
+                row.date(),
+                row.afterDates(),
                 work.gate(),
                 work.essential(),
                 work.status(),
@@ -134,7 +139,8 @@ final class WorkViews {
 
     List<Board.LinkView> links() {
         Set<LinkId> used = Set.copyOf(plan.startedAtRisk());
-        return shop.links().stream()
+        Map<String, String> reasons = record.reasonsOfLinks();
+        return whole.links().stream()
                 .map(l -> new Board.LinkView(
                         l.id().value(),
                         l.first().value(),
@@ -143,7 +149,8 @@ final class WorkViews {
                         (int) l.lag().minutes().value(),
                         l.lag().working(),
                         l.risk().map(r -> r.chance()).orElse(null),
-                        used.contains(l.id())))
+                        used.contains(l.id()),
+                        reasons.getOrDefault(l.id().value(), "")))
                 .toList();
     }
 }

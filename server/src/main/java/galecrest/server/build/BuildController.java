@@ -27,6 +27,18 @@ class BuildController {
         builds.change(id, form);
     }
 
+    @PostMapping("/builds/{id}/park")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void park(@PathVariable String id, @RequestBody ParkRequest form) {
+        builds.park(id, form);
+    }
+
+    @PostMapping("/builds/{id}/take-back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeBack(@PathVariable String id) {
+        builds.takeBack(id);
+    }
+
     @DeleteMapping("/builds/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeBuild(@PathVariable String id) {

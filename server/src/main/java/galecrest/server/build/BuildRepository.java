@@ -1,8 +1,11 @@
 package galecrest.server.build;
 
+import galecrest.server.SqlTime;
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -58,6 +61,54 @@ class BuildRepository {
 
     void delete(String id) {
         db.sql("delete from build where id = :id").param("id", id).update();
+    }
+
+    /** A date of a build. */
+    record DateRow(String id, String name, Instant due) {}
+
+    List<DateRow> dates(String build) {
+        return db.sql("select id, name, due from commitment where build_id = :build order by due, id")
+                .param("build", build)
+                .query((row, n) -> new DateRow(
+                        row.getString("id"),
+                        row.getString("name"),
+                        row.getTimestamp("due").toInstant()))
+                .list();
+    }
+
+    /** What is being worked on, on this car. */
+    List<String> goingOn(String build) {
+        return db.sql("""
+                        select name from work
+                        where build_id = :build and kind = 'JOB' and status = 'STARTED' and hold_reason is null
+                        order by position""").param("build", build).query(String.class).list();
+    }
+
+    boolean isParked(String build) {
+        return db.sql("select parked from build where id = :id")
+                .param("id", build)
+                .query(Boolean.class)
+                .single();
+    }
+
+    void park(String build, @Nullable Instant until) {
+        db.sql("update build set parked = true, parked_until = :until where id = :id")
+                .param("id", build)
+                .param("until", SqlTime.of(until))
+                .update();
+    }
+
+    void takeBack(String build) {
+        db.sql("update build set parked = false, parked_until = null where id = :id")
+                .param("id", build)
+                .update();
+    }
+
+    void moveDate(String id, Instant due) {
+        db.sql("update commitment set due = :due where id = :id")
+                .param("id", id)
+                .param("due", Timestamp.from(due))
+                .update();
     }
 
     Optional<String> commitmentName(String id) {

@@ -9,7 +9,11 @@ import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Builds as a whole, and what was promised of them. */
@@ -34,6 +38,59 @@ public class BuildService {
             if (!builds.update(id, form)) {
                 throw new ConflictException("Somebody else changed this build meanwhile.", 0, List.of());
             }
+        });
+    }
+
+    /** Puts a car aside; each of its dates is made anew or withdrawn, on purpose. */
+    @ManagerOnly
+    void park(String id, ParkRequest form) {
+        journal.judge(() -> {
+            String name = builds.name(id).orElseThrow(() -> new NotFoundException("build"));
+            if (form.until() != null && !form.until().isAfter(clock.instant())) {
+                throw new ValidationException("until", "A car is parked until a day ahead, or with no end.");
+            }
+            List<String> goingOn = builds.goingOn(id);
+            if (!goingOn.isEmpty()) {
+                throw new ValidationException(
+                        "until", "Work goes on: " + String.join(", ", goingOn) + ". Stop or finish it first.");
+            }
+            Map<String, ParkRequest.ParkedDate> said = new HashMap<>();
+            form.dates().forEach(d -> said.put(d.id(), d));
+            builds.dates(id).forEach(date -> settle(date, said.get(date.id()), form.until()));
+            builds.park(id, form.until());
+            return "parked " + name;
+        });
+    }
+
+    private void settle(
+            BuildRepository.DateRow date, ParkRequest.@Nullable ParkedDate said, @Nullable Instant parkedUntil) {
+        if (said == null) {
+            throw new ValidationException("dates", "Say what becomes of " + date.name() + ": another day, or none.");
+        }
+        if (said.due() == null) {
+            builds.deleteCommitment(date.id());
+            return;
+        }
+        if (parkedUntil == null) {
+            throw new ValidationException(
+                    "dates", date.name() + " cannot be promised while nobody knows when the car comes back.");
+        }
+        if (!said.due().isAfter(parkedUntil)) {
+            throw new ValidationException("dates", date.name() + " would be due while the car is parked.");
+        }
+        builds.moveDate(date.id(), said.due());
+    }
+
+    /** Back into the plan, with all that was to be done. */
+    @ManagerOnly
+    void takeBack(String id) {
+        journal.judge(() -> {
+            String name = builds.name(id).orElseThrow(() -> new NotFoundException("build"));
+            if (!builds.isParked(id)) {
+                return null;
+            }
+            builds.takeBack(id);
+            return "took " + name + " back into the plan";
         });
     }
 

@@ -146,7 +146,6 @@ final class DemoCars {
         record.booked(tuner, DemoShop.at(shop.workday(11), 9), DemoShop.at(shop.workday(11), 16));
         record.link(works.get(17), tuner);
         record.link(tuner, works.get(18));
-        shop.date(car, "Rolling road slot", Kind.SLOT, DemoShop.at(shop.workday(11), 9), Gate.TUNER, 1.5);
         shop.date(car, "Rallycross at Stonebar", Kind.EVENT, DemoShop.at(shop.saturday(3), 8), Gate.EVENT, 2);
     }
 

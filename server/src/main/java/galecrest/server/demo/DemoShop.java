@@ -179,7 +179,7 @@ class DemoShop implements SmartInitializingSingleton {
         List<String> all = new ArrayList<>();
         for (String template : templates) {
             List<JobSheet.Line> lines = sheets.template(template);
-            List<String> ids = sheets.insert(build, lines);
+            List<String> ids = sheets.insert(build, null, lines);
             if (!all.isEmpty()) {
                 record.link(all.get(all.size() - 1), ids.get(0));
             }

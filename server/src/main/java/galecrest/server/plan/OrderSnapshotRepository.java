@@ -2,7 +2,6 @@ package galecrest.server.plan;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
-import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
@@ -11,8 +10,6 @@ import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.VendorId;
-import galecrest.core.work.Commitment;
-import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Link;
 import galecrest.core.work.LinkId;
 import galecrest.core.work.Pin;
@@ -21,16 +18,13 @@ import galecrest.core.work.WorkId;
 import galecrest.server.SqlTime;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Reads what binds the work: builds, links, parts, dates and pins. */
+/** Reads what binds the work: builds, links, parts and pins. */
 @Repository
 class OrderSnapshotRepository {
     private final JdbcClient db;
@@ -51,7 +45,11 @@ class OrderSnapshotRepository {
                                 Zone.ENGINE_BAY, row.getInt("limit_engine_bay"),
                                 Zone.COCKPIT, row.getInt("limit_cockpit"),
                                 Zone.UNDERSIDE, row.getInt("limit_underside"),
-                                Zone.REAR, row.getInt("limit_rear"))))
+                                Zone.REAR, row.getInt("limit_rear")),
+                        row.getBoolean("parked")
+                                ? Optional.of(
+                                        new Build.Parked(Optional.ofNullable(SqlTime.instant(row, "parked_until"))))
+                                : Optional.empty()))
                 .list();
     }
 
@@ -84,25 +82,6 @@ class OrderSnapshotRepository {
                         Optional.ofNullable(row.getString("paired_with")).map(PartId::new),
                         Optional.ofNullable(row.getString("pair_override")),
                         Optional.ofNullable(row.getString("vendor_id")).map(VendorId::new)))
-                .list();
-    }
-
-    List<Commitment> commitments() {
-        Map<String, Set<WorkId>> works = new HashMap<>();
-        db.sql("select * from commitment_work")
-                .query((row, n) -> works.computeIfAbsent(row.getString("commitment_id"), k -> new HashSet<>())
-                        .add(new WorkId(row.getString("work_id"))))
-                .list();
-        return db.sql("select * from commitment order by due, id")
-                .query((row, n) -> new Commitment(
-                        new CommitmentId(row.getString("id")),
-                        SnapshotRows.buildId(row),
-                        row.getString("name"),
-                        Commitment.Kind.valueOf(row.getString("kind")),
-                        row.getTimestamp("due").toInstant(),
-                        Gate.valueOf(row.getString("gate")),
-                        works.getOrDefault(row.getString("id"), Set.of()),
-                        row.getDouble("weight")))
                 .list();
     }
 

@@ -67,9 +67,12 @@ public class PlanService {
      *
      * @param change the last change that is in it
      * @param guide what the plan was made of
+     * @param shop what there is to plan
      * @param from what the search for it began from
+     * @param whole the record with the work of parked cars
      */
-    public record Current(long change, ShopSnapshot shop, Plan plan, WarmStart guide, Optional<WarmStart> from) {}
+    public record Current(
+            long change, ShopSnapshot shop, Plan plan, WarmStart guide, Optional<WarmStart> from, ShopSnapshot whole) {}
 
     /**
      * The plan of this moment; of what is in the record, so it is asked for before a change and not within one.
@@ -120,7 +123,7 @@ public class PlanService {
 
     /** The record with what the open change has written. */
     public ShopSnapshot shopWithinChange() {
-        return snapshots.snapshot(now());
+        return snapshots.snapshot(now()).inPlan();
     }
 
     /** The plan as it would be with what the open transaction has written; it may still be rolled back. */
@@ -140,10 +143,11 @@ public class PlanService {
         return made(change, shop);
     }
 
-    private Current made(long change, ShopSnapshot shop) {
+    private Current made(long change, ShopSnapshot whole) {
+        ShopSnapshot shop = whole.inPlan();
         Optional<WarmStart> from = published.guide();
         Planner.Thought thought = think(shop, from);
-        return new Current(change, shop, thought.plan(), thought.guide(), from);
+        return new Current(change, shop, thought.plan(), thought.guide(), from, whole);
     }
 
     /** The plan of a shop, beginning from what the last long thinking came to. */
@@ -220,7 +224,8 @@ public class PlanService {
 
     /** The same record with the plan that everybody may see: only what people have been told. */
     public static Current told(Current now) {
-        return new Current(now.change(), now.shop(), ToldPlan.of(now.shop(), now.plan()), now.guide(), now.from());
+        return new Current(
+                now.change(), now.shop(), ToldPlan.of(now.shop(), now.plan()), now.guide(), now.from(), now.whole());
     }
 
     /** Whether the plan is what people have been told: there is no draft. */

@@ -1,5 +1,6 @@
 package galecrest.server.plan;
 
+import galecrest.core.build.Build;
 import galecrest.core.people.Person;
 import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.ShopSnapshot;
@@ -7,6 +8,7 @@ import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.TieBreak;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Job;
+import galecrest.core.work.Link;
 import galecrest.core.work.Work;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,6 +25,7 @@ public class SnapshotRepository {
     private final ResourceSnapshotRepository resources;
     private final WorkSnapshotRepository work;
     private final OrderSnapshotRepository order;
+    private final DateSnapshotRepository dates;
     private final PublishedRepository published;
 
     SnapshotRepository(
@@ -30,16 +33,18 @@ public class SnapshotRepository {
             ResourceSnapshotRepository resources,
             WorkSnapshotRepository work,
             OrderSnapshotRepository order,
+            DateSnapshotRepository dates,
             PublishedRepository published) {
         this.db = db;
         this.resources = resources;
         this.work = work;
         this.order = order;
+        this.dates = dates;
         this.published = published;
     }
 
     ShopSnapshot snapshot(Instant now) {
-        List<Work> works = new ArrayList<>();
+        List<Work> all = new ArrayList<>();
         record Shop(ZoneId zone, HouseRules rules) {}
         Shop shop = db.sql("select * from shop")
                 .query((row, n) -> new Shop(
@@ -58,20 +63,23 @@ public class SnapshotRepository {
                 .optional()
                 .orElse(new Shop(ZoneId.of("UTC"), HouseRules.defaults()));
         List<Person> people = resources.people();
-        work.jobs().forEach(job -> works.add(worked(job, people, now, shop.zone())));
-        works.addAll(work.outwork());
-        works.addAll(work.runningIn());
+        work.jobs().forEach(job -> all.add(worked(job, people, now, shop.zone())));
+        all.addAll(work.outwork());
+        all.addAll(work.runningIn());
+        List<Work> works = dates.laidBetweenDates(all);
+        List<Build> builds = order.builds();
+        List<Link> links = order.links();
         return new ShopSnapshot(
                 shop.zone(),
                 now,
                 people,
                 resources.stations(),
                 resources.vendors(),
-                order.builds(),
+                builds,
                 works,
-                order.links(),
+                links,
                 order.parts(),
-                order.commitments(),
+                dates.commitments(builds, works, links),
                 order.pins(),
                 shop.rules(),
                 published.last().map(PublishedRepository.Told::plan),

@@ -35,6 +35,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -119,7 +120,7 @@ public class JobSheetService {
         List<JobSheet.Line> lines = form.template() == null ? List.of() : template(form.template());
         return journal.change("took in " + form.build().name(), () -> {
             String id = builds.add(form.build());
-            insert(id, lines);
+            insert(id, null, lines);
             if (dated && form.dateDue() != null && form.dateName() != null && form.dateKind() != null) {
                 builds.addCommitment(
                         new CommitmentRequest(id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
@@ -139,7 +140,7 @@ public class JobSheetService {
             status.setRollbackOnly();
             return journal.change("tried a new build", () -> {
                 String build = builds.add(new BuildRequest("", "new build", Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
-                insert(build, lines);
+                insert(build, null, lines);
                 String end = builds.addCommitment(
                         new CommitmentRequest(build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
                 return new Tried(plans.shopWithinChange(), new CommitmentId(end));
@@ -164,14 +165,18 @@ public class JobSheetService {
         JobSheet.Read read = preview(file);
         ValidationException.throwIfAny(read.problems());
         journal.change("imported " + read.lines().size() + " jobs", () -> {
-            insert(build, read.lines());
+            insert(build, null, read.lines());
         });
         return read.lines().size();
     }
 
-    /** Adds the lines to a build; returns the ids of the jobs in the order of the lines. */
+    /**
+     * Adds the lines to a build; returns the ids of the jobs in the order of the lines.
+     *
+     * @param round which they are part of; null for none
+     */
     @LeadOrManager
-    public List<String> insert(String build, List<JobSheet.Line> lines) {
+    public List<String> insert(String build, @Nullable String round, List<JobSheet.Line> lines) {
         List<String> ids = new ArrayList<>();
         Map<String, String> byRef = new HashMap<>();
         for (JobSheet.Line line : lines) {
@@ -179,7 +184,10 @@ public class JobSheetService {
             ids.add(id);
             byRef.put(line.ref(), id);
             works.insertJob(
-                    id, new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0), false);
+                    id,
+                    round,
+                    new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
+                    false);
         }
         for (int i = 0; i < lines.size(); i++) {
             for (JobSheet.After after : lines.get(i).after()) {
@@ -192,7 +200,8 @@ public class JobSheetService {
                                 (int) after.lag().minutes().value(),
                                 after.lag().working(),
                                 after.risk().map(Link.Risk::chance).orElse(null),
-                                after.risk().map(r -> (int) r.rework().value()).orElse(null)));
+                                after.risk().map(r -> (int) r.rework().value()).orElse(null),
+                                null));
             }
         }
         return ids;

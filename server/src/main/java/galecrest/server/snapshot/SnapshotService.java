@@ -50,7 +50,7 @@ class SnapshotService {
         try {
             PlanService.Current now = plans.current();
             return json.writeValueAsBytes(new SnapshotFile(
-                            now.shop(),
+                            now.whole(),
                             Optional.of(new SnapshotFile.Replayed(now.from(), OddsService.TRIALS, OddsService.LUCK)))
                     .tree(json));
         } catch (JsonProcessingException e) {

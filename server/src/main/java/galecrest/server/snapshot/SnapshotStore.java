@@ -55,7 +55,9 @@ class SnapshotStore {
                 .ifPresent(
                         o -> rows.insert("update part set paired_with = ? where id = ?", o.value(), p.id().value())));
         shop.works().forEach(work::needs);
-        shop.commitments().forEach(work::commitment);
+        // The date of a booked slot comes from the booking.
+        shop.commitments().stream().filter(c -> c.slotOf().isEmpty()).forEach(work::commitment);
+        work.belongings(shop);
         shop.pins().forEach(work::pin);
     }
 }

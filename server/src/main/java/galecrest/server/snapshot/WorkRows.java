@@ -2,6 +2,7 @@ package galecrest.server.snapshot;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.Zone;
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Findings;
 import galecrest.core.work.Hold;
@@ -13,6 +14,9 @@ import galecrest.core.work.RunningIn;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.SqlTime;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 
 /** Writes builds and what is to be done on them. */
@@ -29,8 +33,8 @@ final class WorkRows {
         rows.insert(
                 """
                 insert into build (id, number, name, body, customer, discipline, weight, limit_front, limit_engine_bay,
-                    limit_cockpit, limit_underside, limit_rear, position)
-                values (?, ?, ?, 'SALOON', '', '', ?, ?, ?, ?, ?, ?, ?)""",
+                    limit_cockpit, limit_underside, limit_rear, parked, parked_until, position)
+                values (?, ?, ?, 'SALOON', '', '', ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
                 build.id().value(),
                 build.number(),
                 build.name(),
@@ -40,6 +44,8 @@ final class WorkRows {
                 build.zoneLimit(Zone.COCKPIT),
                 build.zoneLimit(Zone.UNDERSIDE),
                 build.zoneLimit(Zone.REAR),
+                build.parked().isPresent(),
+                SnapshotInserts.at(build.parked().flatMap(Build.Parked::until)),
                 position++);
     }
 
@@ -181,6 +187,28 @@ final class WorkRows {
         for (WorkId work : c.works()) {
             rows.insert("insert into commitment_work values (?, ?)", c.id().value(), work.value());
         }
+    }
+
+    /** Which date a piece of work is for: the first of its car that does not leave it for later; or for after all of them. */
+    void belongings(ShopSnapshot shop) {
+        Map<WorkId, Work> works = new HashMap<>();
+        shop.works().forEach(w -> works.put(w.id(), w));
+        shop.commitments().stream()
+                .flatMap(c -> c.leftForLater().stream())
+                .distinct()
+                .sorted()
+                .forEach(work -> {
+                    Optional<Commitment> its = shop.commitments().stream()
+                            .filter(c -> c.build().equals(works.get(work).build())
+                                    && !c.named()
+                                    && !c.leftForLater().contains(work))
+                            .min(Comparator.comparing(Commitment::due));
+                    rows.insert(
+                            "update work set date_id = ?, after_dates = ? where id = ?",
+                            its.map(c -> c.id().value()).orElse(null),
+                            its.isEmpty(),
+                            work.value());
+                });
     }
 
     void pin(Pin pin) {

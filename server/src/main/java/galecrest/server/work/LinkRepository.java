@@ -17,7 +17,7 @@ public class LinkRepository {
     }
 
     public void insertLink(String id, LinkRequest form) {
-        db.sql("insert into link values (:id, :first, :then, :type, :lag, :working, :chance, :rework)")
+        db.sql("insert into link values (:id, :first, :then, :type, :lag, :working, :chance, :rework, :because)")
                 .param("id", id)
                 .param("first", form.firstId())
                 .param("then", form.thenId())
@@ -26,11 +26,12 @@ public class LinkRepository {
                 .param("working", form.lagWorking())
                 .param("chance", form.riskChance())
                 .param("rework", form.riskReworkMinutes())
+                .param("because", form.because() == null ? "" : form.because().strip())
                 .update();
     }
 
     void insertPlainLink(String first, String then) {
-        insertLink(NewId.next(), new LinkRequest(first, then, Link.Type.FINISH_START, 0, false, null, null));
+        insertLink(NewId.next(), new LinkRequest(first, then, Link.Type.FINISH_START, 0, false, null, null, null));
     }
 
     boolean deleteLink(String id) {

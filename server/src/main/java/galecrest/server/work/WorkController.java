@@ -54,6 +54,12 @@ class WorkController {
         works.changeRunningIn(id, form);
     }
 
+    @PutMapping("/works/{id}/date")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void belongTo(@PathVariable String id, @RequestBody WorkDateRequest form) {
+        works.belongTo(id, form);
+    }
+
     @DeleteMapping("/works/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeWork(@PathVariable String id) {

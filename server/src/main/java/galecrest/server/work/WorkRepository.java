@@ -28,7 +28,7 @@ public class WorkRepository {
     /** The head of a piece of work that must be there. */
     WorkSummary mustBe(String id) {
         return db.sql("""
-                        select id, build_id, name, kind, status, hold_reason is not null as held, version
+                        select id, build_id, name, kind, status, gate, hold_reason is not null as held, version
                         from work where id = :id""")
                 .param("id", id)
                 .query(WorkSummary.class)
@@ -36,37 +36,56 @@ public class WorkRepository {
                 .orElseThrow(() -> new NotFoundException("job or outside work"));
     }
 
-    /** The id of the stage of that name, which is added where the build has none. */
-    private @Nullable String stage(String build, @Nullable String name) {
+    /** The id of the stage of that name, of the build or of a round, which is added where there is none. */
+    private @Nullable String stage(String build, @Nullable String round, @Nullable String name) {
         if (name == null || name.isBlank()) {
             return null;
         }
-        Optional<String> there = db.sql("select id from stage where build_id = :build and name = :name")
+        Optional<String> there = db.sql("""
+                        select id from stage
+                        where build_id = :build and name = :name and round_id is not distinct from :round""")
                 .param("build", build)
+                .param("round", round)
                 .param("name", name.strip())
                 .query(String.class)
                 .optional();
         return there.orElseGet(() -> {
             String id = NewId.next();
             db.sql("""
-                            insert into stage (id, build_id, name, position)
-                            values (:id, :build, :name,
+                            insert into stage (id, build_id, round_id, name, position)
+                            values (:id, :build, :round, :name,
                                 (select coalesce(max(position), 0) + 1 from stage where build_id = :build))""")
                     .param("id", id)
                     .param("build", build)
+                    .param("round", round)
                     .param("name", name.strip())
                     .update();
             return id;
         });
     }
 
+    /** The round that work is of; null where it is of none, or is only being added. */
+    private @Nullable String roundOf(String work) {
+        return db.sql("select s.round_id from work w join stage s on s.id = w.stage_id where w.id = :id")
+                .param("id", work)
+                .query((row, n) -> Optional.ofNullable(row.getString(1)))
+                .optional()
+                .flatMap(round -> round)
+                .orElse(null);
+    }
+
     public void insertJob(String id, JobRequest form, boolean finding) {
+        insertJob(id, null, form, finding);
+    }
+
+    /** The same as part of a round. */
+    public void insertJob(String id, @Nullable String round, JobRequest form, boolean finding) {
         JobSpec spec = form.spec();
         head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before, note,
                             position)
                         values (:id, :build, :stage, 'JOB', :name, :gate, :essential, 'TODO', :notBefore, :note,
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), spec.name(), spec.gate(), spec.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), round, form.stage(), spec.name(), spec.gate(), spec.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .param("note", form.note())
                 .update();
@@ -83,6 +102,7 @@ public class WorkRepository {
             JdbcClient.StatementSpec statement,
             String id,
             String build,
+            @Nullable String round,
             @Nullable String stage,
             String name,
             Gate gate,
@@ -90,7 +110,7 @@ public class WorkRepository {
         return statement
                 .param("id", id)
                 .param("build", build)
-                .param("stage", stage(build, stage))
+                .param("stage", stage(build, round, stage))
                 .param("name", name.strip())
                 .param("gate", gate.name())
                 .param("essential", essential);
@@ -127,11 +147,19 @@ public class WorkRepository {
     /** False where the version is not the one that is there. */
     boolean updateJob(String id, JobRequest form) {
         JobSpec spec = form.spec();
-        int rows = head(db.sql("""
+        int rows = head(
+                        db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore, note = :note
-                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), spec.name(), spec.gate(), spec.essential())
+                        where id = :id and version = :version"""),
+                        id,
+                        form.buildId(),
+                        roundOf(id),
+                        form.stage(),
+                        spec.name(),
+                        spec.gate(),
+                        spec.essential())
                 .param("version", form.version())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .param("note", form.note())
@@ -164,7 +192,7 @@ public class WorkRepository {
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
                             position)
                         values (:id, :build, :stage, 'OUTWORK', :name, :gate, :essential, 'TODO', :notBefore,
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), null, form.stage(), form.name(), form.gate(), form.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .update();
         bind(db.sql("""
@@ -190,11 +218,19 @@ public class WorkRepository {
     }
 
     boolean updateOutwork(String id, OutworkRequest form) {
-        int rows = head(db.sql("""
+        int rows = head(
+                        db.sql("""
                         update work
                         set stage_id = :stage, name = :name, gate = :gate, essential = :essential,
                             not_before = :notBefore
-                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
+                        where id = :id and version = :version"""),
+                        id,
+                        form.buildId(),
+                        roundOf(id),
+                        form.stage(),
+                        form.name(),
+                        form.gate(),
+                        form.essential())
                 .param("version", form.version())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .update();
@@ -214,7 +250,7 @@ public class WorkRepository {
         head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, position)
                         values (:id, :build, :stage, 'RUNNING_IN', :name, :gate, :essential, 'TODO',
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), null, form.stage(), form.name(), form.gate(), form.essential())
                 .update();
         db.sql("""
                         insert into running_in
@@ -230,9 +266,17 @@ public class WorkRepository {
     }
 
     boolean updateRunningIn(String id, RunningInRequest form) {
-        int rows = head(db.sql("""
+        int rows = head(
+                        db.sql("""
                         update work set stage_id = :stage, name = :name, gate = :gate, essential = :essential
-                        where id = :id and version = :version"""), id, form.buildId(), form.stage(), form.name(), form.gate(), form.essential())
+                        where id = :id and version = :version"""),
+                        id,
+                        form.buildId(),
+                        roundOf(id),
+                        form.stage(),
+                        form.name(),
+                        form.gate(),
+                        form.essential())
                 .param("version", form.version())
                 .update();
         if (rows > 0) {
@@ -251,6 +295,25 @@ public class WorkRepository {
                     .update();
         }
         return rows > 0;
+    }
+
+    /** Which date the work is for; null for the next whose gate it serves. */
+    void belongTo(String id, @Nullable String date, boolean afterDates) {
+        db.sql("update work set date_id = :date, after_dates = :after where id = :id")
+                .param("id", id)
+                .param("date", date)
+                .param("after", afterDates)
+                .update();
+    }
+
+    /** A date, as the work of its car must fit it. */
+    record DateOfCar(String buildId, String name, Gate gate) {}
+
+    Optional<DateOfCar> date(String id) {
+        return db.sql("select build_id, name, gate from commitment where id = :id")
+                .param("id", id)
+                .query(DateOfCar.class)
+                .optional();
     }
 
     void delete(String id) {

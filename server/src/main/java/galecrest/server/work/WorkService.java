@@ -77,6 +77,29 @@ public class WorkService {
         }
     }
 
+    /** Says which date of its car a piece of work is for. */
+    @LeadOrManager
+    void belongTo(String id, WorkDateRequest form) {
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            if (form.dateId() == null) {
+                works.belongTo(id, null, form.afterDates());
+                return head.name()
+                        + (form.afterDates() ? " is for after all dates" : " is for the next date that needs it");
+            }
+            WorkRepository.DateOfCar date = works.date(form.dateId())
+                    .filter(d -> d.buildId().equals(head.buildId()))
+                    .orElseThrow(() -> new ValidationException("dateId", "That is no date of this car."));
+            if (!head.gate().upTo(date.gate())) {
+                throw new ValidationException(
+                        "dateId",
+                        date.name() + " asks for less than what this job is needed for; change \"needed by\" first.");
+            }
+            works.belongTo(id, form.dateId(), false);
+            return head.name() + " is for " + date.name();
+        });
+    }
+
     @LeadOrManager
     String addOutwork(OutworkRequest form) {
         ValidationException.throwIfAny(problems(form));

@@ -208,7 +208,7 @@ class BackgroundTest extends ServerTest {
     @Test
     void whatASilentInstanceLeftIsTakenOver() throws Exception {
         String date =
-                find("commitments", "name", "Rolling road slot").path("id").asText();
+                find("commitments", "name", "Rolling road session").path("id").asText();
         String left = "left" + System.nanoTime();
         db.sql("""
                         insert into analysis (id, kind, subject, change_id, asked_by, asked_at, state, worker)
