@@ -60,14 +60,14 @@ function OneOffer({ offer, decides }: { offer: Offer; decides: boolean }) {
           {moves ? 'Hide what moves' : 'Show what moves'}
         </Button>
         {decides && !offer.kept && (
-          <button className="link small" onClick={() => answer('/api/offers/{id}/keep')}>
+          <Button size="compact-sm" variant="subtle" onClick={() => answer('/api/offers/{id}/keep')}>
             Later
-          </button>
+          </Button>
         )}
         {decides && (
-          <button className="link small" onClick={() => answer('/api/offers/{id}/dismiss')}>
+          <Button size="compact-sm" variant="subtle" onClick={() => answer('/api/offers/{id}/dismiss')}>
             Not this one
-          </button>
+          </Button>
         )}
       </div>
     </article>

@@ -9,10 +9,14 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.Minutes;
 import galecrest.core.vendor.Vendor;
 import galecrest.core.vendor.VendorId;
 import galecrest.core.work.Commitment;
+import galecrest.core.work.Findings;
+import galecrest.core.work.Job;
 import galecrest.core.work.PinId;
+import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.time.Instant;
@@ -109,6 +113,28 @@ final class AuditCase {
             last = c.due().isAfter(last) ? c.due() : last;
         }
         return last.atZone(shop.zone()).toLocalDate().plusDays(40);
+    }
+
+    /** When a date must be met, in minutes: a promise some regular hours early while something may still be found. */
+    long dueAt(Commitment commitment) {
+        long due = Math.floorDiv(at(commitment.due()), (long) GRID) * GRID;
+        if (commitment.kind() != Commitment.Kind.PROMISE || due <= now) {
+            return due;
+        }
+        long kept = 0;
+        for (Work work : shop.works()) {
+            boolean open = work.status() != Status.DONE && !left(work);
+            if (open && OutlookAudit.isNeeded(commitment, work) && work instanceof Job job) {
+                Findings found = job.findings().orElse(new Findings(0, Minutes.ZERO));
+                kept += Math.round(found.chance() * found.work().value());
+            }
+        }
+        kept = roundUp(kept);
+        long at = due;
+        while (at > now && regularHours.minutesBetween(at, due) < kept) {
+            at -= GRID;
+        }
+        return at;
     }
 
     void broken(String rule, Work work, String detail) {

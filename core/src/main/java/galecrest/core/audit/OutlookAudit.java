@@ -36,7 +36,7 @@ final class OutlookAudit {
     }
 
     /** Named work, or else essential work of the car up to the gate that is not for a later date. */
-    private static boolean isNeeded(Commitment commitment, Work work) {
+    static boolean isNeeded(Commitment commitment, Work work) {
         if (commitment.slotOf().isPresent() || !commitment.works().isEmpty()) {
             return commitment.works().contains(work.id());
         }
@@ -72,7 +72,7 @@ final class OutlookAudit {
                     .mapToLong(w -> AuditCase.at(placed.get(w.id()).ready()))
                     .max()
                     .orElse(now);
-            long dueAt = Math.floorDiv(AuditCase.at(commitment.due()), (long) AuditCase.GRID) * AuditCase.GRID;
+            long dueAt = audit.dueAt(commitment);
             long margin = dueAt >= finish
                     ? regularHours.minutesBetween(Math.max(now, finish), dueAt)
                     : due.isEmpty()

@@ -11,6 +11,7 @@ import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.WorkId;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -87,6 +88,11 @@ public record BetterPlan(
                 tell));
     }
 
+    private static boolean isToday(ShopSnapshot shop, Instant at) {
+        LocalDate today = LocalDate.ofInstant(shop.now(), shop.zone());
+        return !LocalDate.ofInstant(at, shop.zone()).isAfter(today);
+    }
+
     private static Instant first(PlanDifference.Moved moved) {
         Instant before = moved.before().orElse(Instant.MAX);
         Instant after = moved.after().orElse(Instant.MAX);
@@ -130,7 +136,7 @@ public record BetterPlan(
                 .append(' ')
                 .append(plural(moved.size(), "job"))
                 .append(moved.size() == 1 ? " moves" : " move");
-        from.ifPresent(at -> text.append(", none before ").append(words.day(at)));
+        from.ifPresent(at -> text.append(isToday(shop, at) ? ", from today" : ", none before " + words.day(at)));
         if (!tell.isEmpty()) {
             List<String> people = new ArrayList<>();
             tell.entrySet().stream()

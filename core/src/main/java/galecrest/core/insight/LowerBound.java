@@ -85,13 +85,14 @@ public final class LowerBound {
         }
         double hard = 0;
         double promised = 0;
-        for (Commitment commitment : shop.commitments()) {
+        for (int c = 0; c < network.due.length; c++) {
+            Commitment commitment = network.shop.commitments().get(c);
             double last = 0;
             for (int node = 0; node < network.size(); node++) {
                 last = commitment.needs(network.works.get(node)) ? Math.max(last, finish[node]) : last;
             }
             int ready = last > 0 ? open.finish(0, (int) Math.ceil(last)) : 0;
-            int margin = network.calendars.margin(ready, network.grid.atOrBefore(commitment.due()));
+            int margin = network.calendars.margin(ready, network.due[c]);
             double late = commitment.weight() * Math.max(0, -margin) * TimeGrid.SLOT_MINUTES / 60;
             hard += commitment.kind().hard() ? late : 0;
             promised += commitment.kind().hard() ? 0 : late;

@@ -1,10 +1,13 @@
 package galecrest.core.plan;
 
+import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
+import galecrest.core.people.WorkingDay;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.WorkId;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -20,20 +23,21 @@ import java.util.TreeSet;
  * @param moved work that starts at another time or has another crew
  * @param margins commitments whose margin changed: those that are late now before the others, of each the greatest loss
  *     first
- * @param toTell people for whom something moved
+ * @param concerned people for whom something moved, whenever
  */
-public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<PersonId> toTell) {
+public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<PersonId> concerned) {
     /**
      * Work that moved; a start is empty where the work was or is not in the plan.
      *
      * @param concerns who did it before and who does it now
      */
     public record Moved(
-            WorkId work,
-            Optional<Instant> before,
-            Optional<Instant> after,
-            boolean otherCrew,
-            Set<PersonId> concerns) {}
+            WorkId work, Optional<Instant> before, Optional<Instant> after, boolean otherCrew, Set<PersonId> concerns) {
+        private boolean isBefore(Instant end) {
+            return before.map(end::isAfter).orElse(false)
+                    || after.map(end::isAfter).orElse(false);
+        }
+    }
 
     /** A changed margin; empty where the commitment is new, gone, or cannot be planned. */
     public record MarginChange(CommitmentId commitment, Optional<Minutes> before, Optional<Minutes> after) {
@@ -47,11 +51,30 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
         }
     }
 
+    /** Who must be told: for whom something changes today or on the next day at work. The rest is read in time. */
+    public Set<PersonId> toTell(ShopSnapshot shop) {
+        LocalDate today = LocalDate.ofInstant(shop.now(), shop.zone());
+        Set<PersonId> told = new TreeSet<>();
+        for (Person person : shop.people()) {
+            if (concerned.contains(person.id())) {
+                Instant end = WorkingDay.after(person, today, shop.zone())
+                        .orElse(today)
+                        .plusDays(1)
+                        .atStartOfDay(shop.zone())
+                        .toInstant();
+                if (moved.stream().anyMatch(m -> m.concerns().contains(person.id()) && m.isBefore(end))) {
+                    told.add(person.id());
+                }
+            }
+        }
+        return told;
+    }
+
     /** What differs from one plan to another of the same shop. */
     public static PlanDifference between(Plan before, Plan after) {
         Map<WorkId, Plan.Placed> old = before.byWork();
         List<Moved> moved = new ArrayList<>();
-        Set<PersonId> toTell = new TreeSet<>();
+        Set<PersonId> concerned = new TreeSet<>();
         for (Plan.Placed now : after.placed()) {
             Plan.Placed was = old.remove(now.work());
             boolean otherCrew = was == null || !Set.copyOf(was.crew()).equals(Set.copyOf(now.crew()));
@@ -64,15 +87,15 @@ public record PlanDifference(List<Moved> moved, List<MarginChange> margins, Set<
                         Optional.of(now.start()),
                         was != null && otherCrew,
                         concerns));
-                toTell.addAll(concerns);
+                concerned.addAll(concerns);
             }
         }
         for (Plan.Placed gone : old.values()) {
             moved.add(new Moved(
                     gone.work(), Optional.of(gone.start()), Optional.empty(), false, Set.copyOf(gone.crew())));
-            toTell.addAll(gone.crew());
+            concerned.addAll(gone.crew());
         }
-        return new PlanDifference(List.copyOf(moved), margins(before, after), toTell);
+        return new PlanDifference(List.copyOf(moved), margins(before, after), concerned);
     }
 
     private static List<MarginChange> margins(Plan before, Plan after) {

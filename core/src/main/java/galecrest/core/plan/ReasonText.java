@@ -108,7 +108,7 @@ public final class ReasonText {
         } else if (because instanceof Because.Pinned) {
             return "it is pinned";
         } else if (because instanceof Because.Told) {
-            return "people were told so";
+            return "the plan has it then, and nothing else holds it";
         } else if (because instanceof Because.Held b) {
             return "it is held: " + b.note() + " (expected " + time(b.assumedUntil()) + ")";
         } else if (because instanceof Because.Part b) {
@@ -226,7 +226,11 @@ public final class ReasonText {
         if (!outlook.missing().isEmpty()) {
             return due + "cannot be promised: " + work(outlook.missing().get(0)) + " cannot be planned.";
         }
-        String margin = due + "has " + hours(outlook.margin().orElse(Minutes.ZERO)) + " of margin";
+        long kept = works.values().stream()
+                .mapToLong(w -> commitment.allowance(w).value())
+                .sum();
+        String margin = due + "has " + hours(outlook.margin().orElse(Minutes.ZERO)) + " of margin"
+                + (kept > 0 ? " with " + hours(Minutes.of(kept)).substring(1) + " kept for what may be found" : "");
         List<String> links = new ArrayList<>();
         List<String> run = new ArrayList<>();
         for (int i = outlook.chain().size() - 1; i >= 0; i--) {

@@ -223,7 +223,7 @@ public final class Rescue {
             }
         }
         Effect mine = java.util.Objects.requireNonNull(own);
-        Set<PersonId> told = PlanDifference.between(before.plan(), after.plan()).toTell();
+        Set<PersonId> told = PlanDifference.between(before.plan(), after.plan()).toTell(shop);
         double effort = HOURS_OF_TELLING * told.size()
                 + moves.stream().mapToDouble(m -> MoveEffort.hours(shop, m)).sum();
         double won = won(mine.marginBefore(), mine.marginAfter(), mine.chanceBefore(), mine.chanceAfter());

@@ -47,10 +47,7 @@ public final class OwnFloat {
             }
             if (finish < WorkingWindows.NEVER) {
                 counted.add(problem.network.needs[c]);
-                until.add(Math.max(
-                        finish,
-                        problem.grid.atOrBefore(
-                                problem.network.shop.commitments().get(c).due())));
+                until.add(Math.max(finish, problem.network.due[c]));
             }
         }
         needs = counted.toArray(int[][]::new);

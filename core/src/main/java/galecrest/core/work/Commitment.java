@@ -2,6 +2,7 @@ package galecrest.core.work;
 
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
+import galecrest.core.time.Minutes;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
@@ -89,6 +90,18 @@ public record Commitment(
     /** Whether this work must be done for the commitment. */
     public boolean needs(Work work) {
         return named() ? works.contains(work.id()) : work.essential() && isUpToGate(work);
+    }
+
+    /**
+     * The time that a promise keeps for what this work may bring to light, until it is done: what may be found times the
+     * chance of it. Nothing at hard dates, where the odds tell it.
+     */
+    public Minutes allowance(Work work) {
+        return kind == Kind.PROMISE && needs(work) && work instanceof Job job && job.status() != Status.DONE
+                ? job.findings()
+                        .map(f -> Minutes.of(Math.round(f.chance() * f.work().value())))
+                        .orElse(Minutes.ZERO)
+                : Minutes.ZERO;
     }
 
     /** Whether this work is wanted by the commitment's date but can follow. */

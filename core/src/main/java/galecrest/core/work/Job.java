@@ -23,7 +23,7 @@ import java.util.Optional;
  * @param stationKind the kind of station it needs
  * @param oneGo whether it must be done in one go; otherwise it splits at the end of a shift
  * @param cure elapsed time after it until it counts as finished
- * @param findings what it may bring to light; only the odds reckon with it, the plan does not
+ * @param findings what it may bring to light: the odds draw it, a promise keeps time for it
  * @param started who works on it and where, once started
  */
 public record Job(

@@ -62,7 +62,7 @@ class ScoreAgainTest {
 
         /** Regular hours between a finish and a date, negative where it is late, by a slot at least. */
         private double hoursInHand(long finish, Commitment date) {
-            long due = Math.floorDiv(AuditCase.at(date.due()), (long) AuditCase.GRID) * AuditCase.GRID;
+            long due = audit.dueAt(date);
             long from = Math.max(audit.now, finish);
             if (finish > Math.max(due, audit.now)) {
                 return -Math.max(AuditCase.GRID, audit.regularHours.minutesBetween(Math.max(audit.now, due), from))
@@ -140,7 +140,9 @@ class ScoreAgainTest {
 
     private static Stream<ShopSnapshot> shops() {
         return Stream.concat(
-                LongStream.range(0, 120).mapToObj(seed -> RandomShops.shop(seed, 8 + (int) (seed % 30))),
+                LongStream.range(0, 120)
+                        .mapToObj(
+                                seed -> RandomShops.withFindings(RandomShops.shop(seed, 8 + (int) (seed % 30)), seed)),
                 LongStream.range(0, 60).mapToObj(EditedShops::shop));
     }
 

@@ -16,6 +16,8 @@ import galecrest.core.planner.sgs.SerialScheduler;
 import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -45,7 +47,7 @@ class PlanDifferenceTest {
         PlanDifference difference = PlanDifference.between(plan, plan);
         assertThat(difference.moved()).isEmpty();
         assertThat(difference.margins()).isEmpty();
-        assertThat(difference.toTell()).isEmpty();
+        assertThat(difference.concerned()).isEmpty();
     }
 
     @Property(tries = 100)
@@ -55,7 +57,7 @@ class PlanDifferenceTest {
         Plan other = by(shop, PriorityRule.NEAREST_DATE);
         PlanDifference there = PlanDifference.between(one, other);
         PlanDifference back = PlanDifference.between(other, one);
-        assertThat(there.toTell()).isEqualTo(back.toTell());
+        assertThat(there.concerned()).isEqualTo(back.concerned());
         assertThat(works(there)).isEqualTo(works(back));
         assertThat(there.margins()).hasSameSizeAs(back.margins());
         for (PlanDifference.Moved moved : there.moved()) {
@@ -87,10 +89,31 @@ class PlanDifferenceTest {
         PersonId gets = new PersonId(had.value().equals("ina") ? "kit" : "ina");
         Plan other = with(plan, plan.placed().get(0).start(), List.of(gets));
         PlanDifference difference = PlanDifference.between(plan, other);
-        assertThat(difference.toTell()).containsExactlyInAnyOrder(had, gets);
+        assertThat(difference.concerned()).containsExactlyInAnyOrder(had, gets);
         assertThat(difference.moved()).singleElement().satisfies(m -> assertThat(m.before())
                 .isEqualTo(m.after()));
         assertThat(new ReasonText(shop).moved(difference.moved().get(0))).contains("bleed");
+    }
+
+    /** A change is told where it touches today or the next day at work; on Friday that is Monday, and so from both sides. */
+    @Test
+    void onlyTodayAndTheNextDayAtWorkAreTold() {
+        ShopSnapshot shop = Shops.shop()
+                .at(LocalDateTime.of(2026, 11, 27, 9, 0), ZoneId.of("Europe/Berlin"))
+                .person("bo", "fit")
+                .job("bleed", "car", 60, "fit")
+                .snapshot();
+        Plan plan = by(shop, PriorityRule.LATEST_START);
+        PersonId bo = new PersonId("bo");
+        for (int day = 0; day < 10; day++) {
+            for (int other = day + 1; other < 11; other++) {
+                Plan before = with(plan, shop.now().plus(Duration.ofDays(day)), List.of(bo));
+                Plan after = with(plan, shop.now().plus(Duration.ofDays(other)), List.of(bo));
+                Set<PersonId> expected = day <= 3 ? Set.of(bo) : Set.of();
+                assertThat(PlanDifference.between(before, after).toTell(shop)).isEqualTo(expected);
+                assertThat(PlanDifference.between(after, before).toTell(shop)).isEqualTo(expected);
+            }
+        }
     }
 
     @Test
@@ -103,12 +126,12 @@ class PlanDifferenceTest {
         Plan plan = by(shop, PriorityRule.LATEST_START);
         Plan.Placed was = plan.placed().get(0);
         Plan later = with(plan, was.start().plus(Duration.ofHours(2)), was.crew());
-        assertThat(PlanDifference.between(plan, later).toTell()).containsExactlyElementsOf(was.crew());
+        assertThat(PlanDifference.between(plan, later).concerned()).containsExactlyElementsOf(was.crew());
         Plan gone = with(plan, null, List.of());
         PlanDifference difference = PlanDifference.between(plan, gone);
         assertThat(difference.moved()).singleElement().satisfies(m -> assertThat(m.after())
                 .isEqualTo(Optional.empty()));
-        assertThat(difference.toTell()).containsExactlyElementsOf(was.crew());
+        assertThat(difference.concerned()).containsExactlyElementsOf(was.crew());
     }
 
     /** The plan with its only job at another time or with other hands; without it where there is no time. */

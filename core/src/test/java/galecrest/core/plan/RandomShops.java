@@ -29,6 +29,7 @@ import galecrest.core.work.CommitmentId;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Estimate;
+import galecrest.core.work.Findings;
 import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
@@ -98,6 +99,16 @@ public final class RandomShops {
         ShopSnapshot shop = new RandomShops(seed).make(size);
         ShopSnapshot told = seed % 3 == 0 ? shop.withPublished(Planner.plan(shop, PlanOptions.once())) : shop;
         return withLaterDates(told, new Random(seed * 7919));
+    }
+
+    /** The same, where some jobs may bring something to light. */
+    public static ShopSnapshot withFindings(ShopSnapshot shop, long seed) {
+        Random luck = new Random(seed * 131);
+        return shop.withWorks(shop.works().stream()
+                .map(w -> w instanceof Job job && luck.nextInt(4) == 0
+                        ? job.withFindings(new Findings(luck.nextDouble(), Minutes.of(luck.nextInt(900))))
+                        : w)
+                .toList());
     }
 
     /** The same with some cars parked. */

@@ -47,7 +47,7 @@ class ReasonTextTest {
                 arguments(new Because.Shift(), "the people it takes are not in before", "the manager"),
                 arguments(new Because.NotBefore(THURSDAY), "it is not wanted before Thu 14:00", "the manager"),
                 arguments(new Because.Pinned(new PinId("p")), "it is pinned", "the manager"),
-                arguments(new Because.Told(), "people were told so", "the manager"),
+                arguments(new Because.Told(), "the plan has it then, and nothing else holds it", "the manager"),
                 arguments(
                         new Because.Held(ReasonTag.DECIDE, "which colour", THURSDAY),
                         "it is held: which colour (expected Thu 14:00)",
@@ -165,7 +165,8 @@ class ReasonTextTest {
                 .toList());
         assertThat(new ReasonText(away).held(COAT, new Because.Nothing()))
                 .isEqualTo("coat header is at vendor, back Thu 14:00");
-        assertThat(SAY.held(DOORS, new Because.Told())).isEqualTo("hang doors: people were told so");
+        assertThat(SAY.held(DOORS, new Because.Told()))
+                .isEqualTo("hang doors: the plan has it then, and nothing else holds it");
     }
 
     @Test

@@ -294,7 +294,7 @@ class PlannerTest {
                 .due("race", "car", Commitment.Kind.EVENT, after.instant(4, 9, 0), 1);
         PlanDifference difference = PlanDifference.between(plan(before), plan(after));
         assertThat(difference.moved()).extracting(PlanDifference.Moved::work).containsExactly(new WorkId("exhaust"));
-        assertThat(difference.toTell()).containsExactly(new PersonId("bo"));
+        assertThat(difference.concerned()).containsExactly(new PersonId("bo"));
         assertThat(difference.margins()).singleElement().satisfies(m -> assertThat(
                         m.before().orElseThrow().minus(m.after().orElseThrow()))
                 .isEqualTo(Minutes.of(480)));

@@ -23,7 +23,7 @@ class RandomShopsTest {
 
     @Property(tries = 500)
     void noPlanBreaksARuleWhereCarsAreParked(@ForAll @LongRange(min = 0) long seed) {
-        ShopSnapshot shop = RandomShops.withParkedCars(seed, 6 + (int) (seed % 30));
+        ShopSnapshot shop = RandomShops.withFindings(RandomShops.withParkedCars(seed, 6 + (int) (seed % 30)), seed);
         Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
         ShopSnapshot back = shop.withTaken(plan)

@@ -10,6 +10,7 @@ import galecrest.core.plan.PlanOptions;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.plan.Shops;
 import galecrest.core.planner.Planner;
+import galecrest.core.time.Minutes;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -102,6 +103,29 @@ class CommitmentTest {
             dates.add(slot);
             assertThat(outlook(shop.withCommitments(dates), "slot").late()).isFalse();
             dates.remove(slot);
+        }
+    }
+
+    /** A strip with an even chance of eight hours more takes four from a promise, none from an event, none once it is done. */
+    @Test
+    void aPromiseKeepsTimeForWhatMayBeFound() {
+        for (Commitment.Kind kind : Commitment.Kind.values()) {
+            ShopSnapshot shop =
+                    twoNights(false).due("asked", "car", kind, NEXT_FRIDAY, 1).snapshot();
+            ShopSnapshot strip = shop.withWorks(shop.works().stream()
+                    .map(w -> (Work) ((Job) w).withFindings(new Findings(0.5, Minutes.ofHours(8))))
+                    .toList());
+            long without = outlook(shop, "asked").margin().orElseThrow().value();
+            long with = outlook(strip, "asked").margin().orElseThrow().value();
+            assertThat(without - with).as(kind.toString()).isEqualTo(kind.hard() ? 0 : 4 * 60);
+            ShopSnapshot done = strip.withWorks(strip.works().stream()
+                    .map(w -> (Work) ((Job) w).asDone(strip.now()))
+                    .toList());
+            Commitment asked = done.commitments().stream()
+                    .filter(c -> c.kind() == kind && c.id().value().equals("asked"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(done.works()).allMatch(w -> asked.allowance(w).value() == 0);
         }
     }
 

@@ -89,7 +89,7 @@ final class BoardAssembly {
                 published.map(PlanService.Published::at).orElse(null),
                 published.map(PlanService.Published::by).orElse(null),
                 difference.map(d -> d.moved().size()).orElse(0),
-                difference.map(d -> names(d.toTell())).orElse(List.of()),
+                difference.map(d -> names(d.toTell(shop))).orElse(List.of()),
                 plan.thawed().stream()
                         .map(t -> words.work(t.work()) + ": " + t.reason())
                         .toList());

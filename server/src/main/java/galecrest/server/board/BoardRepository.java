@@ -1,6 +1,7 @@
 package galecrest.server.board;
 
 import galecrest.core.build.Gate;
+import galecrest.server.SqlTime;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -29,7 +30,7 @@ class BoardRepository {
     Map<String, WorkRow> works() {
         return byId(
                 db.sql("""
-                                select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.note, w.version,
+                                select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.not_before, w.note, w.version,
                                     coalesce(j.finding, false) as finding
                                 from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
@@ -38,6 +39,7 @@ class BoardRepository {
                                 row.getString("round_id"),
                                 row.getString("date_id"),
                                 row.getBoolean("after_dates"),
+                                SqlTime.instant(row, "not_before"),
                                 row.getString("note"),
                                 row.getInt("version"),
                                 row.getBoolean("finding")))

@@ -1,5 +1,6 @@
 package galecrest.server.board;
 
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 record WorkRow(
@@ -8,6 +9,7 @@ record WorkRow(
         @Nullable String round,
         @Nullable String date,
         boolean afterDates,
+        @Nullable Instant notBefore,
         String note,
         int version,
         boolean finding) {}

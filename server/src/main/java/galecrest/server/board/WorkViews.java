@@ -59,7 +59,7 @@ final class WorkViews {
                 work.gate(),
                 work.essential(),
                 work.status(),
-                work.notBefore().orElse(null),
+                row.notBefore(),
                 work.hold()
                         .map(h -> new Board.HoldView(
                                 h.reason(), h.note(), h.until().orElse(null)))

@@ -1,6 +1,7 @@
 package galecrest.server.live;
 
 import galecrest.core.build.Build;
+import galecrest.core.people.PersonId;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.work.Commitment;
@@ -195,8 +196,9 @@ class LiveService {
     }
 
     private static List<String> names(PlanDifference difference, PlanService.Current now) {
+        Set<PersonId> told = difference.toTell(now.shop());
         return now.shop().people().stream()
-                .filter(p -> difference.toTell().contains(p.id()))
+                .filter(p -> told.contains(p.id()))
                 .map(p -> p.name())
                 .toList();
     }

@@ -94,6 +94,25 @@ public final class Calendars {
         return finish > Math.max(due, 0) ? Math.min(margin, -1) : margin;
     }
 
+    /** The last slot that leaves so many slots of the regular hours before one ahead; 0 where there are not so many. */
+    public int leaving(int slots, int before) {
+        if (slots == 0 || before <= 0) {
+            return before;
+        }
+        int target = regularHours.workBefore(before) - slots;
+        int low = 0;
+        int high = before;
+        while (low < high) {
+            int mid = (low + high + 1) >>> 1;
+            if (regularHours.workBefore(mid) <= target) {
+                low = mid;
+            } else {
+                high = mid - 1;
+            }
+        }
+        return low;
+    }
+
     /** When the vendor takes in what is brought. */
     public WorkingWindows vendor(int vendor) {
         return vendorHours[vendor];

@@ -59,6 +59,9 @@ public final class ActivityNetwork {
     public final int[][] needs;
 
     public final int[][] desired;
+    /** Of each commitment, the slot by which it must be ready: a promise keeps time for what may still be found. */
+    public final int[] due;
+
     public int risks;
     private final int[] inOrder;
     private final Map<PersonId, Integer> people;
@@ -112,6 +115,14 @@ public final class ActivityNetwork {
         build = works.stream().mapToInt(w -> buildOf(w.build())).toArray();
         needs = nodesOf(Commitment::needs);
         desired = nodesOf(Commitment::desires);
+        due = new int[needs.length];
+        for (int c = 0; c < due.length; c++) {
+            Commitment commitment = shop.commitments().get(c);
+            long allowed = IntStream.of(needs[c])
+                    .mapToLong(node -> commitment.allowance(works.get(node)).value())
+                    .sum();
+            due[c] = calendars.leaving(TimeGrid.slotsFor(allowed), grid.atOrBefore(commitment.due()));
+        }
     }
 
     private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {

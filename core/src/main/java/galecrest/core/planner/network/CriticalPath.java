@@ -76,7 +76,7 @@ public final class CriticalPath {
         Arrays.fill(nearest, FAR);
         for (int c = 0; c < network.needs.length; c++) {
             Commitment commitment = network.shop.commitments().get(c);
-            double due = open.workBefore(network.grid.atOrBefore(commitment.due()));
+            double due = open.workBefore(network.due[c]);
             int build = network.buildOf(commitment.build());
             nearest[build] = Math.min(nearest[build], due);
             for (int node : network.needs[c]) {

@@ -80,7 +80,7 @@ public final class Objective {
         return new Date(
                 commitment.kind().hard(),
                 commitment.weight(),
-                problem.grid.atOrBefore(commitment.due()),
+                problem.network.due[number],
                 problem.network.needs[number],
                 problem.network.desired[number]);
     }

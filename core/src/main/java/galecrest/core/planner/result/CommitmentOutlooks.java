@@ -45,11 +45,10 @@ final class CommitmentOutlooks {
             return new Plan.Outlook(commitment.id(), Optional.empty(), Optional.empty(), List.of(), missing);
         }
         int finish = last < 0 ? 0 : schedule.ready[last];
-        int due = network.grid.atOrBefore(commitment.due());
         return new Plan.Outlook(
                 commitment.id(),
                 Optional.of(network.grid.instant(finish)),
-                Optional.of(margin(finish, due)),
+                Optional.of(margin(finish, network.due[number])),
                 last < 0 ? List.of() : chain(last),
                 List.of());
     }

@@ -40,9 +40,8 @@ public final class BackwardPass {
         }
         mirrored = new SchedulingProblem(problem, true, activities, before, after, new int[problem.size]);
         backward = new SerialScheduler(mirrored);
-        var dates = problem.network.shop.commitments();
-        commitments = dates.size();
-        due = dates.stream().mapToInt(c -> problem.grid.atOrBefore(c.due())).toArray();
+        due = problem.network.due;
+        commitments = due.length;
     }
 
     /** The arc as it binds when time runs backwards. */
