@@ -91,6 +91,21 @@ describe('a job at the desk', () => {
     expect(closed).toBe(0)
   })
 
+  it('asks at a gate after what is open before it, and starts all the same', async () => {
+    const START = 'POST /api/works/Fit%20loom/start'
+    on(
+      START,
+      () => new Refusal(422, { problems: [{ field: 'gate', message: 'Still open is: oil lines. Really?' }] }),
+    )
+    drawer(BO)
+    await userEvent.click(screen.getByRole('button', { name: 'Start' }))
+    expect(await screen.findByText(/oil lines/)).toBeDefined()
+    on(START, () => undefined)
+    await userEvent.click(screen.getByRole('button', { name: 'Start it all the same' }))
+    await waitFor(() => askedFor(START, 1))
+    await waitFor(() => expect(screen.queryByText(/oil lines/)).toBeNull())
+  })
+
   it('can be started and held by a hand, who changes nothing else of it', async () => {
     on('POST /api/works/Fit%20loom/start', () => undefined)
     drawer(BO)

@@ -38,10 +38,6 @@ public record BetterPlan(
         List<PlanDifference.Moved> moved,
         Optional<Instant> from,
         Map<PersonId, Integer> tell) {
-    /** An hour late at an event or a paid slot, against one at a promise. */
-    private static final double HARD = 4;
-    /** An hour that is won of the reserve that the house asks for. */
-    private static final double RESERVE = 0.25;
     /** Less than that is not worth anybody's while: two hours late at a promise. */
     private static final double WORTH = 2;
 
@@ -101,11 +97,7 @@ public record BetterPlan(
 
     /** What one score has over another, in weighted hours late at a promise; what cannot be planned counts as a week. */
     public static double gain(Score before, Score after) {
-        return 40 * HARD * (before.missing() - after.missing())
-                + HARD * (before.hardLateness() - after.hardLateness())
-                + before.promisedLateness()
-                - after.promisedLateness()
-                + RESERVE * (before.bufferEaten() - after.bufferEaten() + before.followLate() - after.followLate());
+        return before.lateness() - after.lateness();
     }
 
     /** What it wins: "112 makes Rolling road slot with 6 h to spare"; "8 wins 3 h for Four hours of Crane Moor". */

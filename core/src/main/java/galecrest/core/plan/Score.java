@@ -33,6 +33,13 @@ public record Score(
     /** Differences below this are the noise of summing. */
     public static final double NOISE = 1e-7;
 
+    /** An hour late at an event or a paid slot, against one at a promise. */
+    private static final double HARD = 4;
+    /** An hour that is gone of the reserve that the house asks for, or by which can-follow work is late, against the same. */
+    private static final double RESERVE = 0.25;
+    /** What is due and cannot be planned counts as a working week late at a hard date. */
+    private static final double MISSING = 40 * HARD;
+
     private static final Comparator<Score> ORDER = Comparator.comparingInt(Score::missing)
             .thenComparing((a, b) -> compare(a.hardLateness, b.hardLateness))
             .thenComparing((a, b) -> compare(a.promisedLateness, b.promisedLateness))
@@ -45,6 +52,14 @@ public record Score(
     /** The weighted sum of all that is compared after lateness, in hours of can-follow work pushed past its date. */
     public double rest() {
         return bufferEaten + followLate + atRisk + churn + carsInBits + finishing;
+    }
+
+    /**
+     * What is late, missing or gone of the reserve as one sum, in weighted hours late at a promise: the scale on which moves
+     * are weighed against lateness.
+     */
+    public double lateness() {
+        return MISSING * missing + HARD * hardLateness + promisedLateness + RESERVE * (bufferEaten + followLate);
     }
 
     @Override

@@ -55,7 +55,8 @@ public final class JobSheet {
     public static final int MOST_ROWS = 2_000;
 
     private static final Pattern AFTER = Pattern.compile(
-            "(\\S+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d{1,5})(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d{1,5})m)?");
+            "([^\\s:]+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d{1,5})(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d{1,5})m)?"
+                    + "(?:\\s*:\\s*(\\S.{0,199}))?");
 
     private final List<Problem> problems = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
@@ -67,8 +68,12 @@ public final class JobSheet {
         this.stations = stations;
     }
 
-    /** A link to an earlier row of the sheet. */
-    public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk) {}
+    /**
+     * A link to another row of the sheet.
+     *
+     * @param because why that goes before it; empty where nobody says
+     */
+    public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk, String because) {}
 
     /** A row that was understood; {@code number} is its line in the file, the header being line 1. */
     public record Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {
@@ -314,7 +319,7 @@ public final class JobSheet {
                         line,
                         "after",
                         "\"" + one.strip() + "\" cannot be read. Say a ref, then if need be FS, SS or FF,"
-                                + " a lag such as +8h (elapsed) or +90mw (working), and risk 20% 60m.");
+                                + " a lag such as +8h (elapsed) or +90mw (working), risk 20% 60m, and why after a colon.");
             } else if (!refs.contains(said.group(1))) {
                 problem(line, "after", "There is no line with the ref " + said.group(1) + ".");
             } else {
@@ -339,7 +344,12 @@ public final class JobSheet {
                 : Optional.of(new Link.Risk(
                         Math.min(100, Integer.parseInt(said.group(6))) / 100.0,
                         Minutes.of(Integer.parseInt(said.group(7)))));
-        return new After(said.group(1), type, new Link.Lag(Minutes.of(lag), said.group(5) != null), risk);
+        return new After(
+                said.group(1),
+                type,
+                new Link.Lag(Minutes.of(lag), said.group(5) != null),
+                risk,
+                Optional.ofNullable(said.group(8)).map(String::strip).orElse(""));
     }
 
     private void circle() {

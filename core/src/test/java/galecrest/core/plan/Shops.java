@@ -298,6 +298,11 @@ public final class Shops {
                     Zone.FRONT, false, false, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
         }
 
+        public static JobShape takesTheCar() {
+            return new JobShape(
+                    Zone.FRONT, true, true, 1, Optional.empty(), false, Duration.ZERO, CureLock.NOTHING, List.of());
+        }
+
         public static JobShape hands(int hands) {
             return new JobShape(
                     Zone.FRONT,

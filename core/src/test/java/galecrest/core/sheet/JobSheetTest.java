@@ -45,7 +45,7 @@ class JobSheetTest {
     void aRowBecomesAJobWithDefaults() {
         JobSheet.Read read = read(List.of(
                 row("a", "Cut tunnel", "90", "weld:lead + fit", "", "cockpit"),
-                row("b", "Weld tunnel", "60", "weld", "a SS +2hw risk 20% 30m", "")));
+                row("b", "Weld tunnel", "60", "weld", "a SS +2hw risk 20% 30m: so that they clear it", "")));
         assertThat(read.problems()).isEmpty();
         JobSpec first = read.lines().get(0).spec();
         assertThat(first.crew()).containsExactly(new CrewPlace("weld", Level.LEAD), new CrewPlace("fit", Level.ABLE));
@@ -56,7 +56,8 @@ class JobSheetTest {
                         "a",
                         Link.Type.START_START,
                         new Link.Lag(Minutes.of(120), true),
-                        Optional.of(new Link.Risk(0.2, Minutes.of(30)))));
+                        Optional.of(new Link.Risk(0.2, Minutes.of(30))),
+                        "so that they clear it"));
     }
 
     @Test

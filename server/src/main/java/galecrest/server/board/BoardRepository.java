@@ -2,6 +2,7 @@ package galecrest.server.board;
 
 import galecrest.core.build.Gate;
 import galecrest.server.SqlTime;
+import galecrest.server.work.LinkRepository;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,9 +16,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 class BoardRepository {
     private final JdbcClient db;
+    private final LinkRepository links;
 
-    BoardRepository(JdbcClient db) {
+    BoardRepository(JdbcClient db, LinkRepository links) {
         this.db = db;
+        this.links = links;
     }
 
     Map<String, CarRow> cars() {
@@ -130,11 +133,7 @@ class BoardRepository {
 
     /** Why the first of a link goes before the other, by link. */
     Map<String, String> reasonsOfLinks() {
-        Map<String, String> reasons = new HashMap<>();
-        db.sql("select id, because from link where because <> ''")
-                .query((row, n) -> reasons.put(row.getString("id"), row.getString("because")))
-                .list();
-        return reasons;
+        return links.reasons();
     }
 
     Map<String, List<Board.ForNowView>> forNow() {

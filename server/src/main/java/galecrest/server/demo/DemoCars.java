@@ -144,8 +144,8 @@ final class DemoCars {
         record.needs(right, works.get(9));
         String tuner = record.outwork(car, "Rolling road session", "quay", true, 60, 1, 2, 4, 60, 60, Gate.ROLL_OUT);
         record.booked(tuner, DemoShop.at(shop.workday(11), 9), DemoShop.at(shop.workday(11), 16));
-        record.link(works.get(17), tuner);
-        record.link(tuner, works.get(18));
+        record.link(works.get(18), tuner);
+        record.link(tuner, works.get(19));
         shop.date(car, "Rallycross at Stonebar", Kind.EVENT, DemoShop.at(shop.saturday(3), 8), Gate.EVENT, 2);
     }
 
@@ -219,10 +219,10 @@ final class DemoCars {
         done(works, 0, 3);
         record.started(works.get(4), "bo", "bay-2", hoursAgo(1));
         String run = record.runningIn(car, "Run the gearbox in", 600, 150, 120, Gate.EVENT);
-        record.link(works.get(20), run);
-        record.link(run, works.get(21));
+        record.link(works.get(22), run);
+        record.link(run, works.get(23));
         String studs = record.part(car, "studded tyres, 8", "WANTED", "Tarnside Tyres", "1120.00", null, 10);
-        record.needs(studs, works.get(34));
+        record.needs(studs, works.get(36));
         String shaft = record.part(
                 car,
                 "driveshaft, long travel",
@@ -231,7 +231,7 @@ final class DemoCars {
                 "515.00",
                 DemoShop.at(shop.workday(14), 12),
                 20);
-        record.needs(shaft, works.get(17));
+        record.needs(shaft, works.get(18));
         shop.date(car, "First ice at Lake Ansa", Kind.EVENT, DemoShop.at(shop.saturday(8), 9), Gate.EVENT, 1.5);
     }
 

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Job sheets as CSV files (RFC 4180), in UTF-8, with commas or semicolons. */
 final class JobSheetCsv {
@@ -30,6 +31,7 @@ final class JobSheetCsv {
             List<Job> jobs,
             Map<WorkId, String> refs,
             List<Link> links,
+            Map<String, String> reasons,
             Map<String, String> stages,
             Map<String, String> notes) {
         StringBuilder out = new StringBuilder();
@@ -58,7 +60,7 @@ final class JobSheetCsv {
             cells.add(job.findings().map(f -> "" + f.work().value()).orElse(""));
             cells.add(links.stream()
                     .filter(l -> l.then().equals(job.id()) && refs.containsKey(l.first()))
-                    .map(l -> after(l, refs.get(l.first())))
+                    .map(l -> after(l, refs.get(l.first())) + because(reasons.get(l.id().value())))
                     .collect(Collectors.joining("; ")));
             cells.add(notes.getOrDefault(job.id().value(), ""));
             out.append(CsvTable.line(cells.stream()));
@@ -80,6 +82,11 @@ final class JobSheetCsv {
                         + r.rework().value() + "m")
                 .orElse("");
         return ref + type + wait + risk;
+    }
+
+    /** A reason as it can be read again: a semicolon would begin the next link. */
+    private static String because(@Nullable String reason) {
+        return reason == null ? "" : ": " + reason.replace(';', ',');
     }
 
     private static String yes(boolean value) {

@@ -201,7 +201,7 @@ public class JobSheetService {
                                 after.lag().working(),
                                 after.risk().map(Link.Risk::chance).orElse(null),
                                 after.risk().map(r -> (int) r.rework().value()).orElse(null),
-                                null));
+                                after.because()));
             }
         }
         return ids;
@@ -219,6 +219,6 @@ public class JobSheetService {
                 refs.put(job.id(), "j" + jobs.size());
             }
         }
-        return JobSheetCsv.write(jobs, refs, shop.links(), works.stages(build), works.notes(build));
+        return JobSheetCsv.write(jobs, refs, shop.links(), links.reasons(), works.stages(build), works.notes(build));
     }
 }

@@ -3,6 +3,8 @@ package galecrest.server.work;
 import galecrest.core.work.Link;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -32,6 +34,15 @@ public class LinkRepository {
 
     void insertPlainLink(String first, String then) {
         insertLink(NewId.next(), new LinkRequest(first, then, Link.Type.FINISH_START, 0, false, null, null, null));
+    }
+
+    /** Why the first of a link goes before the other, by link, where somebody has said it. */
+    public Map<String, String> reasons() {
+        Map<String, String> reasons = new HashMap<>();
+        db.sql("select id, because from link where because <> ''")
+                .query((row, n) -> reasons.put(row.getString("id"), row.getString("because")))
+                .list();
+        return reasons;
     }
 
     boolean deleteLink(String id) {

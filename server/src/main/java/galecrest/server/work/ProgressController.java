@@ -5,6 +5,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -20,8 +21,8 @@ class ProgressController {
 
     @PostMapping("/works/{id}/start")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void start(@PathVariable String id) {
-        progress.start(id);
+    void start(@PathVariable String id, @RequestParam(defaultValue = "false") boolean anyway) {
+        progress.start(id, anyway);
     }
 
     @PostMapping("/works/{id}/pause")

@@ -1,6 +1,7 @@
 package galecrest.server.work;
 
 import galecrest.core.build.BuildId;
+import galecrest.core.insight.OpenBeforeGate;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
@@ -59,7 +60,7 @@ public class ProgressService {
      * two jobs at once: what one of them was on is paused.
      */
     @AnyHand
-    void start(String id) {
+    void start(String id, boolean anyway) {
         Optional<Plan.Placed> placed = placed(id);
         String me = who.account().personId();
         List<String> planned =
@@ -83,9 +84,15 @@ public class ProgressService {
                         on + (job.started().get().by().size() > 1 ? " are" : " is") + " on " + head.name()
                                 + " already.");
             });
+            String open = OpenBeforeGate.of(shop, new WorkId(id)).stream()
+                    .map(Work::name)
+                    .collect(Collectors.joining(", "));
+            if (!open.isEmpty() && !anyway) {
+                throw new ValidationException("gate", head.name() + ", and still open is: " + open + ". Really?");
+            }
             goingOnWith(shop, by).forEach(job -> pause(shop, job));
             works.start(id, clock.instant(), by, station);
-            return "started " + head.name();
+            return "started " + head.name() + (open.isEmpty() ? "" : ", though open is: " + open);
         });
     }
 

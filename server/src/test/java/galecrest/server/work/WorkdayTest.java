@@ -40,6 +40,23 @@ class WorkdayTest extends ServerTest {
         assertThat(find("works", "id", next).get("status").asText()).isEqualTo("TODO");
     }
 
+    /** The truck is not loaded past what is open without somebody saying so; who says so is written down with it. */
+    @Test
+    void whoBringsACarToAGateIsAskedAfterWhatIsOpen() throws Exception {
+        String load = "/api/works/" + workOf("61", "Load").path("id").asText();
+        Answer asked = call(MARA, "POST", load + "/start", null);
+        assertThat(asked.status()).isEqualTo(422);
+        assertThat(asked.at("gate")).contains("still open is").contains("Toe and pressures");
+        assertThat(workOf("61", "Load").path("status").asText()).isEqualTo("TODO");
+        assertThat(call(MARA, "POST", load + "/start?anyway=true", null).status())
+                .isEqualTo(204);
+        assertThat(call(MARA, "GET", "/api/journal", null).body().toString()).contains("started Load, though open is");
+        undo(MARA, 1);
+        String inside =
+                "/api/works/" + workOf("61", "Toe and pressures").path("id").asText();
+        assertThat(call(MARA, "POST", inside + "/start", null).at("gate")).isEmpty();
+    }
+
     /** Work that came after publishing may stand on the chain of a date; a hand's day does not know it and stands. */
     @Test
     void aHandsDayStandsWhileNewWorkIsUnpublished() throws Exception {

@@ -6,11 +6,8 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
-import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
-import galecrest.core.work.LinkId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -20,7 +17,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Mends the plan that stands after an edit. What still can stay keeps its people and its start. What cannot (because of a
@@ -34,85 +30,23 @@ public final class Repair {
     private static final int TRIED = 6;
     /** A job that could be so many working slots later has time enough: two weeks. */
     private static final double ENOUGH = 2 * CriticalPath.WEEK;
-    /** So many crews are tried for what is pinned to a time. */
-    private static final int MOST_CREWS = 12;
-    /** The key of what goes ahead of all that stands, in the order in which it follows one another. */
-    private static final double AHEAD = -1;
     /** An hour, in slots: what waits less than that for people hardly waits. */
     private static final int HOUR = 12;
 
+    private final RepairAttempt attempt;
     private final SchedulingProblem problem;
     private final Evaluator evaluator;
     private final StandingOrder standing;
     private final CriticalPath urgency;
     private final RepairCost cost;
-    private final long steps;
-    private int[] ranks;
-    private final boolean[] choices;
-    /** Of each node, whether it cannot stay, or need not. */
-    private final boolean[] atOnce;
-    /** Of each node, whether its build was let go, so that it may also come sooner. */
-    private final boolean[] free;
-    /** What becomes of each node that cannot stay. */
-    private Displaced[] displaced;
-    /** Whether the room that is left goes to the most urgent first, instead of to who stood there first. */
-    private boolean byUrgency;
 
-    private ElitePool.Member best;
-    private double least;
-
-    private Repair(SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
-        this.problem = problem;
-        this.evaluator = evaluator;
-        this.steps = steps;
-        urgency = new CriticalPath(problem.network);
-        standing = new StandingOrder(problem, urgency, plan);
-        // Who asks what would help a car wants to know it, though more must move for it than an edit may impose.
-        cost = new RepairCost(problem, evaluator.objective, plan, standing, letGo.isEmpty());
-        ranks = ranks(false);
-        choices = choices(plan, letGo);
-        atOnce = new boolean[problem.size];
-        free = new boolean[problem.size];
-        for (int node = 0; node < problem.size; node++) {
-            free[node] = letGo.contains(problem.activities[node].build());
-            atOnce[node] = !standing.stays(node) || free[node];
-        }
-        displaced = displacedByRank();
-        Score score = make();
-        if (breaksAPin()) {
-            ranks = ranks(true);
-            displaced = displacedByRank();
-            score = make();
-        }
-        least = cost.of(evaluator.schedule, score);
-        best = made(score);
-        pinnedPeople();
-    }
-
-    /** Of what is newly pinned to a time, the people whose other work suffers least by it. */
-    private void pinnedPeople() {
-        for (int node = 0; node < problem.size; node++) {
-            Activity.Exactly pin = pin(node);
-            boolean anew = ranks[node] == 2 && pin != null && pinned(node) && problem.told[node] != pin.slot();
-            if (anew && problem.activities[node] instanceof Activity.JobActivity) {
-                cheapestCrew(node, pin.slot());
-            }
-        }
-    }
-
-    private void cheapestCrew(int node, int slot) {
-        CrewMode[] all = problem.crews[node];
-        CrewMode[] chosen = all;
-        for (int i = 0; i < Math.min(MOST_CREWS, all.length) && evaluator.steps() < steps; i++) {
-            problem.crews[node] = new CrewMode[] {all[i]};
-            Score score = make();
-            double its = cost.of(evaluator.schedule, score);
-            if (its < least - Score.NOISE && evaluator.schedule.start[node] == slot) {
-                least = its;
-                chosen = problem.crews[node];
-            }
-        }
-        problem.crews[node] = chosen;
+    private Repair(RepairAttempt attempt) {
+        this.attempt = attempt;
+        problem = attempt.problem;
+        evaluator = attempt.evaluator;
+        standing = attempt.standing;
+        urgency = attempt.urgency;
+        cost = attempt.cost;
     }
 
     /**
@@ -123,161 +57,43 @@ public final class Repair {
      */
     public static ElitePool.Member of(
             SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
-        Repair repair = new Repair(problem, evaluator, plan, letGo, steps);
+        Repair repair = new Repair(new RepairAttempt(problem, evaluator, plan, letGo, steps));
         repair.improve();
         repair.againFrom(Displaced.SLIDES);
         repair.againFrom(Displaced.ANYBODY);
-        repair.remake();
-        return repair.best;
+        repair.attempt.remake();
+        return repair.attempt.best;
     }
 
     /** Begins once more, from all that cannot stay dealt with like that, and keeps what comes of it where it costs less. */
     private void againFrom(Displaced how) {
-        if (evaluator.steps() >= steps
-                || !cost.harms(evaluator.schedule) && cost.othersMoved(evaluator.schedule) == 0) {
+        if (!attempt.hasSteps() || !attempt.disturbs()) {
             return;
         }
-        double before = least;
-        Displaced[] were = displaced.clone();
-        boolean[] went = atOnce.clone();
-        boolean urgent = byUrgency;
-        for (int node = 0; node < problem.size; node++) {
-            atOnce[node] = !standing.stays(node) || free[node];
-            if (ranks[node] == 3 && standing.stood(node) && !standing.stays(node)) {
-                displaced[node] = how;
-            }
-        }
-        byUrgency = false;
-        least = Double.MAX_VALUE;
-        if (helps()) {
+        RepairAttempt.Setting before = attempt.setting();
+        attempt.beginWith(how);
+        if (attempt.helps()) {
             improve();
         }
-        if (least >= before - Score.NOISE) {
-            least = before;
-            displaced = were;
-            System.arraycopy(went, 0, atOnce, 0, went.length);
-            byUrgency = urgent;
-            make();
+        if (attempt.least >= before.least() - Score.NOISE) {
+            attempt.backTo(before);
         }
-    }
-
-    private Displaced[] displacedByRank() {
-        Displaced[] all = new Displaced[problem.size];
-        Arrays.setAll(
-                all,
-                node -> ranks[node] == 3 && (problem.told[node] >= 0 || !standing.stood(node))
-                        ? Displaced.WAITS
-                        : Displaced.ANYBODY);
-        return all;
-    }
-
-    private boolean breaksAPin() {
-        for (int node = 0; node < problem.size; node++) {
-            Activity.Exactly pin = pin(node);
-            if (pin != null && pinned(node) && evaluator.schedule.start[node] != pin.slot()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** At-risk starts as they stood, all at the start it stood at; what is let go is free to use both otherwise. */
-    private boolean[] choices(Plan plan, Set<Integer> letGo) {
-        boolean[] all = Decisions.of(problem, false, true, letGo);
-        Set<LinkId> early = new HashSet<>(plan.startedAtRisk());
-        for (ActivityNetwork.Arc[] arcs : problem.before) {
-            for (ActivityNetwork.Arc arc : arcs) {
-                if (arc.risk() >= 0) {
-                    all[arc.risk()] = arc.link().map(early::contains).orElse(false)
-                            || letGo.contains(problem.network.build[arc.to()]);
-                }
-            }
-        }
-        return all;
-    }
-
-    /**
-     * What is away or goes on goes ahead of all else. What was begun but waits comes where it stood, and what is frozen is so
-     * by its key.
-     *
-     * @param pinsFirst whether what leads to a pin that can hold goes next, whatever it pushes; else it finds its people
-     *     among those who have time
-     */
-    private int[] ranks(boolean pinsFirst) {
-        int[] own = new int[problem.size];
-        int[] order = problem.network.inOrder();
-        for (int i = order.length - 1; i >= 0; i--) {
-            int node = order[i];
-            boolean leads = Arrays.stream(problem.after[node]).anyMatch(a -> own[a.to()] == 2);
-            boolean goesOn = problem.rank[node] == 0
-                    || problem.rank[node] == 1 && !(standing.stood(node) && standing.inTurn(node) > 0);
-            own[node] = goesOn ? problem.rank[node] : pinsFirst && (leads || pinned(node)) ? 2 : 3;
-        }
-        return own;
-    }
-
-    private boolean pinned(int node) {
-        Activity.Exactly pin = pin(node);
-        return pin != null && pin.slot() >= problem.boundSlot[node];
-    }
-
-    private Activity.@Nullable Exactly pin(int node) {
-        Activity activity = problem.activities[node];
-        return activity instanceof Activity.JobActivity job
-                ? job.exactly()
-                : activity instanceof Activity.TripActivity trip
-                        ? trip.exactly()
-                        : activity instanceof Activity.DriveActivity drive ? drive.exactly() : null;
-    }
-
-    private Score make() {
-        double[] keys = new double[problem.size];
-        for (int node = 0; node < problem.size; node++) {
-            boolean waits = atOnce[node] && displaced[node] == Displaced.WAITS;
-            keys[node] = waits && byUrgency
-                    ? CriticalPath.FAR + urgency.latestStart(node)
-                    : free[node] && !waits ? AHEAD : standing.inTurn(node);
-        }
-        return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce);
-    }
-
-    private ElitePool.Member made(Score score) {
-        return evaluator.made(evaluator.schedule.order, choices, score);
-    }
-
-    /** Makes the best so far again, to look at it. */
-    private void remake() {
-        best = made(make());
-    }
-
-    /** Keeps what was set where it costs less than the best so far. */
-    private boolean helps() {
-        if (evaluator.steps() >= steps) {
-            return false;
-        }
-        Score score = make();
-        double its = cost.of(evaluator.schedule, score);
-        if (its >= least - Score.NOISE) {
-            return false;
-        }
-        least = its;
-        return true;
     }
 
     private void improve() {
-        if (!cost.harms(evaluator.schedule) && cost.othersMoved(evaluator.schedule) == 0) {
+        if (!attempt.disturbs()) {
             return;
         }
-        byUrgency = true;
-        byUrgency = helps();
+        attempt.byUrgency = true;
+        attempt.byUrgency = attempt.helps();
         freeFirst();
-        for (boolean helped = true; helped && evaluator.steps() < steps; ) {
+        for (boolean helped = true; helped && attempt.hasSteps(); ) {
             helped = false;
             for (List<Integer> group : groups()) {
                 helped |= flip(group);
             }
             helped |= pushersWait();
-            for (boolean more = true; more && evaluator.steps() < steps; helped |= more) {
+            for (boolean more = true; more && attempt.hasSteps(); helped |= more) {
                 more = ejects();
             }
         }
@@ -286,21 +102,21 @@ public final class Repair {
     /** Lets what pushed others from their places wait itself. */
     private boolean pushersWait() {
         boolean helped = false;
-        remake();
+        attempt.remake();
         Set<Integer> pushers = new TreeSet<>();
         for (int root : roots()) {
             for (int other = 0; other < problem.size; other++) {
-                if (ranks[other] == 3 && !atOnce[other] && pushes(other, root)) {
+                if (attempt.ranks[other] == 3 && !attempt.atOnce[other] && pushes(other, root)) {
                     pushers.add(other);
                 }
             }
         }
         for (int pusher : pushers) {
-            atOnce[pusher] = true;
-            if (helps()) {
+            attempt.atOnce[pusher] = true;
+            if (attempt.helps()) {
                 helped = true;
             } else {
-                atOnce[pusher] = false;
+                attempt.atOnce[pusher] = false;
             }
         }
         return helped;
@@ -323,13 +139,13 @@ public final class Repair {
      * instead, leaves its place and waits.
      */
     private boolean ejects() {
-        remake();
+        attempt.remake();
         boolean[] gone = cost.moved(evaluator.schedule);
         Set<Integer> harmed = cost.harmed(evaluator.schedule);
         List<Integer> late = IntStream.range(0, problem.size)
-                .filter(node -> ranks[node] == 3 && harmed.contains(problem.network.build[node]))
+                .filter(node -> attempt.ranks[node] == 3 && harmed.contains(problem.network.build[node]))
                 .filter(node -> problem.activities[node] instanceof Activity.JobActivity)
-                .filter(node -> gone[node] || free[node] && waitsForPeople(node))
+                .filter(node -> gone[node] || attempt.free[node] && waitsForPeople(node))
                 .boxed()
                 .sorted(Comparator.<Integer>comparingDouble(node -> standing.inTurn(node))
                         .thenComparing(Comparator.naturalOrder()))
@@ -356,10 +172,10 @@ public final class Repair {
         for (CrewMode crew : problem.listedCrews[node]) {
             Arrays.stream(crew.pools).forEach(able::add);
         }
-        double from = free[node] ? evaluator.schedule.free(node) : standing.inTurn(node);
+        double from = attempt.free[node] ? evaluator.schedule.free(node) : standing.inTurn(node);
         int now = evaluator.schedule.start[node];
         return IntStream.range(0, problem.size)
-                .filter(other -> ranks[other] == 3 && !atOnce[other] && problem.told[other] >= from)
+                .filter(other -> attempt.ranks[other] == 3 && !attempt.atOnce[other] && problem.told[other] >= from)
                 .filter(other -> problem.told[other] < now && problem.work[other] * 2 >= problem.work[node])
                 .filter(other -> problem.network.build[other] != problem.network.build[node])
                 .filter(other -> problem.activities[other] instanceof Activity.JobActivity job
@@ -396,46 +212,46 @@ public final class Repair {
     }
 
     private boolean eject(int node, int victim) {
-        boolean was = atOnce[node];
-        Displaced how = displaced[node];
-        atOnce[victim] = true;
-        atOnce[node] = true;
-        displaced[node] = Displaced.WAITS;
-        if (helps()) {
+        boolean was = attempt.atOnce[node];
+        Displaced how = attempt.displaced[node];
+        attempt.atOnce[victim] = true;
+        attempt.atOnce[node] = true;
+        attempt.displaced[node] = Displaced.WAITS;
+        if (attempt.helps()) {
             return true;
         }
-        atOnce[victim] = false;
-        atOnce[node] = was;
-        displaced[node] = how;
+        attempt.atOnce[victim] = false;
+        attempt.atOnce[node] = was;
+        attempt.displaced[node] = how;
         return false;
     }
 
     /** What was let go comes first of all, and what stands in its way makes room. */
     private void freeFirst() {
-        Displaced[] before = displaced.clone();
+        Displaced[] before = attempt.displaced.clone();
         boolean any = false;
         for (int node = 0; node < problem.size; node++) {
-            if (free[node] && displaced[node] == Displaced.WAITS) {
-                displaced[node] = Displaced.ANYBODY;
+            if (attempt.free[node] && attempt.displaced[node] == Displaced.WAITS) {
+                attempt.displaced[node] = Displaced.ANYBODY;
                 any = true;
             }
         }
-        if (any && !helps()) {
-            displaced = before;
+        if (any && !attempt.helps()) {
+            attempt.displaced = before;
         }
     }
 
     /** Lets the group come sooner, pushing others, or wait. */
     private boolean flip(List<Integer> group) {
-        Displaced[] before = displaced.clone();
-        Displaced to = displaced[group.get(0)] != Displaced.WAITS
+        Displaced[] before = attempt.displaced.clone();
+        Displaced to = attempt.displaced[group.get(0)] != Displaced.WAITS
                 ? Displaced.WAITS
                 : standing.stood(group.get(0)) ? Displaced.SLIDES : Displaced.ANYBODY;
-        group.forEach(node -> displaced[node] = to);
-        if (helps()) {
+        group.forEach(node -> attempt.displaced[node] = to);
+        if (attempt.helps()) {
             return true;
         }
-        displaced = before;
+        attempt.displaced = before;
         return false;
     }
 
@@ -444,7 +260,7 @@ public final class Repair {
      * one after another until there is a gap), the car (which comes later as a whole), and each piece alone.
      */
     private List<List<Integer>> groups() {
-        remake();
+        attempt.remake();
         List<Integer> roots = roots();
         Set<List<Integer>> groups = new LinkedHashSet<>();
         for (int root : roots) {
@@ -465,7 +281,7 @@ public final class Repair {
     private List<Integer> roots() {
         boolean[] gone = cost.moved(evaluator.schedule);
         return IntStream.range(0, problem.size)
-                .filter(node -> gone[node] && ranks[node] == 3)
+                .filter(node -> gone[node] && attempt.ranks[node] == 3)
                 .filter(node -> Arrays.stream(problem.before[node]).noneMatch(arc -> gone[arc.from()]))
                 .boxed()
                 .sorted(Comparator.<Integer>comparingDouble(standing::inTurn).thenComparing(Comparator.naturalOrder()))
@@ -474,7 +290,7 @@ public final class Repair {
 
     private List<Integer> all(IntPredicate which) {
         return IntStream.range(0, problem.size)
-                .filter(node -> ranks[node] == 3 && standing.stood(node) && which.test(node))
+                .filter(node -> attempt.ranks[node] == 3 && standing.stood(node) && which.test(node))
                 .boxed()
                 .toList();
     }

@@ -19,10 +19,6 @@ import java.util.TreeSet;
  */
 final class RepairCost {
     private static final double MISSING = 10_000;
-    /** An hour late at an event or a paid slot, against one at a promise. */
-    private static final double HARD = 4;
-    /** An hour that is gone of the reserve that the house asks for, or by which can-follow work is late. */
-    private static final double RESERVE = 0.25;
     /** An hour of margin that a date loses, though it is kept. */
     private static final double MARGIN = 0.04;
     /** A job of another car that goes to somebody else or by more than an hour to another time. */
@@ -100,9 +96,7 @@ final class RepairCost {
             lost += objective.weight(c) * Math.max(0, stoodMargin[c] - objective.marginHours(c, schedule));
         }
         return MISSING * score.missing()
-                + HARD * score.hardLateness()
-                + score.promisedLateness()
-                + RESERVE * (score.bufferEaten() + score.followLate())
+                + score.lateness()
                 + score.atRisk()
                 + MARGIN * lost
                 + telling * moves

@@ -1,0 +1,46 @@
+package galecrest.core.insight;
+
+import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Job;
+import galecrest.core.work.Link;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * What is still open before a gate when somebody is about to bring the car there. A job brings the car to its gate where it
+ * takes the whole car and no open work up to the same gate waits for it: the first fire, the roll-out, the loading.
+ */
+public final class OpenBeforeGate {
+    private OpenBeforeGate() {}
+
+    /** Essential open work up to the gate of the job, but for itself; empty where the job brings no car to a gate. */
+    public static List<Work> of(ShopSnapshot shop, WorkId id) {
+        Map<WorkId, Work> works = new HashMap<>();
+        shop.works().forEach(w -> works.put(w.id(), w));
+        if (!(works.get(id) instanceof Job job) || !job.wholeCar() || job.status() != Status.TODO) {
+            return List.of();
+        }
+        boolean last = shop.links().stream()
+                .filter(l -> l.first().equals(id) && l.type() == Link.Type.FINISH_START)
+                .map(l -> works.get(l.then()))
+                .filter(Objects::nonNull)
+                .noneMatch(w -> isDue(w, job));
+        return last
+                ? shop.works().stream()
+                        .filter(w -> !w.id().equals(id) && isDue(w, job))
+                        .toList()
+                : List.of();
+    }
+
+    private static boolean isDue(Work work, Job job) {
+        return work.build().equals(job.build())
+                && work.status() != Status.DONE
+                && work.essential()
+                && work.gate().upTo(job.gate());
+    }
+}
