@@ -55,6 +55,7 @@ export function ParkCar({ car, onClose }: { car: Car; onClose: () => void }) {
         label="Until"
         placeholder="with no end"
         description="It comes back by itself on that day; left empty, nobody knows yet."
+        mb={28}
         value={until}
         onChange={setUntil}
         error={errors.until}

@@ -34,7 +34,7 @@ export const LaneLabels = memo(function LaneLabels(props: LabelsProps) {
           <span className={css.text}>
             <span className={`strong ${css.name}`}>{car.name}</span>
             <span className={`soft ${css.detail}`}>
-              {date ? `${date.name}, ${day(date.due, board.zone)}` : 'no date'}
+              {date ? `${date.name}, ${day(date.due, board.zone)}` : car.parked ? 'parked' : 'no date'}
             </span>
           </span>
           <span className={`number ${css.number}`}>{car.number || '—'}</span>

@@ -230,5 +230,5 @@ function draftLine(board: Schemas['Board']): string {
   if (!draft.publishedAt) return 'nothing published yet'
   const told = `${draft.publishedBy} told people ${when(draft.publishedAt, board.now, board.zone)}`
   if (draft.moved === 0) return `as ${told}`
-  return `draft: ${draft.moved} ${draft.moved === 1 ? 'job' : 'jobs'} moved since ${told}, ${draft.toTell.length} told otherwise`
+  return `draft: ${draft.moved} ${draft.moved === 1 ? 'job' : 'jobs'} moved since ${told}, ${draft.toTell.length ? `${draft.toTell.length} to tell` : 'nobody to tell'}`
 }

@@ -11,7 +11,7 @@ export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () =
     ['4', 'less in hand than the house asks', score.bufferEaten, 'weighted h'],
     ['', 'can-follow work past its date', score.followLate, 'h'],
     ['', 'starts at risk', score.atRisk, ''],
-    ['', 'people told otherwise', score.churn, ''],
+    ['', 'people to be told again', score.churn, ''],
     ['', 'cars in bits', score.carsInBits, ''],
     ['', 'days to the finish', score.finishing, ''],
   ]

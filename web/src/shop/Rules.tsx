@@ -60,7 +60,7 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
           {...form.getInputProps('atRiskStart')}
         />
         <NumberInput
-          label="A person-day told otherwise"
+          label="A person-day to be told again"
           mt={8}
           description="More: people keep the plan they were told; less: each new plan is free to be better."
           {...form.getInputProps('toldOtherwise')}

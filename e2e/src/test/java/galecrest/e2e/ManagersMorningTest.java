@@ -40,7 +40,7 @@ class ManagersMorningTest extends BrowserTest {
                 .isVisible();
         assertThat(sef.getByText("8 Vesk coupe, Four hours of Crane Moor: −").first())
                 .isVisible();
-        assertThat(sef.getByText(Pattern.compile("jobs moved; tell")).first()).isVisible();
+        assertThat(sef.getByText(Pattern.compile("jobs moved")).first()).isVisible();
         mara.keyboard().press("w");
         assertThat(region(mara, "Brief")).not().hasText(before);
         assertThat(region(sef, "Brief")).hasText(region(mara, "Brief").textContent());

@@ -25,7 +25,7 @@ import java.util.TreeMap;
  * A plan that is worth offering instead of the one that stands: what it wins, what it moves, whom to tell, from when.
  *
  * @param gain what it is worth, in weighted hours late at a promise; see {@link #gain(Score, Score)}
- * @param wins the dates that gain, those that are late now first, then by what they gain
+ * @param wins the dates that gain: those that are late now first, the nearest before the others; then by what they gain
  * @param losses the dates that give up some of their margin
  * @param moved what moves, the soonest first
  * @param from when the first of what moves was or is to start; empty where nothing moves
@@ -66,6 +66,8 @@ public record BetterPlan(
                 .toList();
         Map<PersonId, Integer> tell = new TreeMap<>();
         moved.forEach(m -> m.concerns().forEach(p -> tell.merge(p, 1, Integer::sum)));
+        Map<CommitmentId, Instant> due = new HashMap<>();
+        shop.commitments().forEach(c -> due.put(c.id(), c.due()));
         List<Won> changed = new ArrayList<>();
         difference.margins().forEach(m -> changed.add(new Won(m.commitment(), m.before(), m.after())));
         return Optional.of(new BetterPlan(
@@ -73,6 +75,8 @@ public record BetterPlan(
                 changed.stream()
                         .filter(w -> w.minutes() > 0)
                         .sorted(Comparator.comparing((Won w) -> !w.wasLate())
+                                .thenComparing(
+                                        w -> w.wasLate() ? due.getOrDefault(w.commitment(), Instant.MAX) : Instant.MAX)
                                 .thenComparing(Won::minutes, Comparator.reverseOrder()))
                         .toList(),
                 changed.stream()

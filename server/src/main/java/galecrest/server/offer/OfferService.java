@@ -1,8 +1,11 @@
 package galecrest.server.offer;
 
+import galecrest.core.build.BuildId;
 import galecrest.core.insight.BetterPlan;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
@@ -15,6 +18,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
@@ -31,6 +36,8 @@ public class OfferService {
     private final PlanService plans;
     private final Journal journal;
     private final Clock clock;
+    /** The last change of the record for which a late date was looked at at once. */
+    private final AtomicLong looked = new AtomicLong(-1);
 
     OfferService(OfferRepository offers, PlanService plans, Journal journal, Clock clock) {
         this.offers = offers;
@@ -48,27 +55,44 @@ public class OfferService {
      */
     public boolean found(PlanService.Current now, Plan plan) {
         Optional<BetterPlan> better = BetterPlan.between(now.shop(), now.plan(), plan);
-        if (better.isEmpty()) {
+        Optional<String> id = better.flatMap(b -> offered(plan, b));
+        id.filter(offer -> offers.rule()
+                        .filter(rule ->
+                                better.get().gain() >= rule.gainHours() && isFarOff(better.get(), now.shop(), rule))
+                        .isPresent())
+                .ifPresent(offer -> journal.judgeDraft(() -> taken(offer)));
+        return id.isPresent();
+    }
+
+    /** Puts it on offer; empty where it was dismissed before and has not grown since. */
+    private Optional<String> offered(Plan plan, BetterPlan better) {
+        String dates =
+                better.wins().stream().map(w -> w.commitment().value()).sorted().collect(Collectors.joining(" "));
+        boolean dismissed =
+                offers.dismissed(dates).map(was -> better.gain() < GROWN * was).orElse(false);
+        return dismissed ? Optional.empty() : Optional.of(offers.insert(plan, dates, better.gain(), clock.instant()));
+    }
+
+    /**
+     * Where a hard date is late, its car is let go at once, without waiting for the long thinking: whoever made the edit
+     * that lost the date hears with the answer what would save it. Once for each record; whether something was found.
+     */
+    private boolean lookedAtOnce(PlanService.Current now) {
+        Set<CommitmentId> late = now.plan().outlooks().stream()
+                .filter(Plan.Outlook::late)
+                .map(Plan.Outlook::commitment)
+                .collect(Collectors.toSet());
+        Set<BuildId> cars = now.shop().commitments().stream()
+                .filter(c -> c.kind().hard() && late.contains(c.id()))
+                .map(Commitment::build)
+                .collect(Collectors.toSet());
+        if (cars.isEmpty() || looked.getAndSet(now.change()) == now.change()) {
             return false;
         }
-        String dates = better.get().wins().stream()
-                .map(w -> w.commitment().value())
-                .sorted()
-                .collect(Collectors.joining(" "));
-        boolean dismissed = offers.dismissed(dates)
-                .map(was -> better.get().gain() < GROWN * was)
-                .orElse(false);
-        if (dismissed) {
-            return false;
-        }
-        String id = offers.insert(plan, dates, better.get().gain(), clock.instant());
-        boolean byRule = offers.rule()
-                .filter(rule -> better.get().gain() >= rule.gainHours() && isFarOff(better.get(), now.shop(), rule))
+        Plan plan = plans.lettingGo(now, cars);
+        return BetterPlan.between(now.shop(), now.plan(), plan)
+                .flatMap(better -> offered(plan, better))
                 .isPresent();
-        if (byRule) {
-            journal.judgeDraft(() -> taken(id));
-        }
-        return true;
     }
 
     private static boolean isFarOff(BetterPlan better, ShopSnapshot shop, TakingRule rule) {
@@ -93,18 +117,23 @@ public class OfferService {
     /** What is on offer now, the most worth first. */
     @LeadOrManager
     List<OfferResponse> standing() {
-        List<OfferRow> rows = offers.standing();
-        if (rows.isEmpty()) {
-            return List.of();
-        }
         PlanService.Current now = plans.current();
+        List<Mended> open = open(now);
+        if (open.isEmpty() && lookedAtOnce(now)) {
+            open = open(now);
+        }
+        return open.stream().map(m -> view(now.shop(), m)).toList();
+    }
+
+    /** What is on offer and better than the present plan, as it would be with what has changed since. */
+    private List<Mended> open(PlanService.Current now) {
         List<Mended> mended = new ArrayList<>();
-        for (OfferRow row : rows) {
+        for (OfferRow row : offers.standing()) {
             Plan plan = plans.withTaken(now.shop(), row.plan());
             BetterPlan.between(now.shop(), now.plan(), plan).ifPresent(b -> mended.add(new Mended(row, plan, b)));
         }
         mended.sort((a, b) -> Double.compare(b.better().gain(), a.better().gain()));
-        return mended.stream().map(m -> view(now.shop(), m)).toList();
+        return mended;
     }
 
     private static OfferResponse view(ShopSnapshot shop, Mended of) {

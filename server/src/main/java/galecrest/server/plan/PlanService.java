@@ -173,7 +173,16 @@ public class PlanService {
      * later.
      */
     public Plan lettingGo(Plan from, Set<BuildId> builds) {
-        ShopSnapshot standing = shopWithinChange().withTaken(from);
+        return lettingGo(shopWithinChange(), from, builds);
+    }
+
+    /** The present plan with the work of some builds free to come sooner or later. */
+    public Plan lettingGo(Current now, Set<BuildId> builds) {
+        return lettingGo(now.shop(), now.plan(), builds);
+    }
+
+    private static Plan lettingGo(ShopSnapshot shop, Plan from, Set<BuildId> builds) {
+        ShopSnapshot standing = shop.withTaken(from);
         return Planner.plan(standing, PlanOptions.interactive(standing).lettingGo(builds));
     }
 
