@@ -9,6 +9,7 @@ import { MarginMark } from '../domain/MarginMark'
 import { away, instantOf, localOf, when } from '../format/time'
 import { GATES } from '../domain/gates'
 import { MomentField } from '../ui/MomentField'
+import { PanelHead } from '../ui/PanelHead'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -19,19 +20,7 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
   const dates = board.commitments.filter((c) => c.buildId === car.id)
   return (
     <section className="panel" aria-label="Dates">
-      <h2>
-        Dates
-        {changes && (
-          <Button
-            size="compact-xs"
-            variant="default"
-            className={layout.aside}
-            onClick={() => setEditing('new')}
-          >
-            Add
-          </Button>
-        )}
-      </h2>
+      <PanelHead title="Dates" onAdd={changes ? () => setEditing('new') : undefined} />
       {dates.length === 0 && <span className="soft small">Nothing promised yet.</span>}
       {dates.map((c) => (
         <div key={c.id} className={layout.ruled}>

@@ -19,6 +19,7 @@ import { instantOf, localOf, when } from '../format/time'
 import { word } from '../format/words'
 import { STATES } from './choices'
 import { MomentField } from '../ui/MomentField'
+import { PanelHead } from '../ui/PanelHead'
 import layout from '../ui/layout.module.css'
 
 interface Props {
@@ -60,19 +61,7 @@ export function Parts({ car, changes, picked }: Props) {
   const parts = board.parts.filter((p) => p.buildId === car.id)
   return (
     <section className="panel" aria-label="Parts">
-      <h2>
-        Parts
-        {changes && (
-          <Button
-            size="compact-xs"
-            variant="default"
-            className={layout.aside}
-            onClick={() => setEditing('new')}
-          >
-            Add
-          </Button>
-        )}
-      </h2>
+      <PanelHead title="Parts" onAdd={changes ? () => setEditing('new') : undefined} />
       {parts.length === 0 && <span className="soft small">No parts are waited for.</span>}
       {parts.map((p) => (
         <div key={p.id} className={`small ${layout.ruled}`}>

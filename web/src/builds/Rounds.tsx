@@ -7,6 +7,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { duration } from '../format/margin'
 import { day } from '../format/time'
+import { PanelHead } from '../ui/PanelHead'
 import layout from '../ui/layout.module.css'
 
 type Round = Schemas['RoundView']
@@ -18,19 +19,7 @@ export function Rounds({ car, changes }: { car: Car; changes: boolean }) {
   if (car.rounds.length === 0 && !changes) return null
   return (
     <section className="panel" aria-label="Rounds">
-      <h2>
-        Rounds
-        {changes && (
-          <Button
-            size="compact-xs"
-            variant="default"
-            className={layout.aside}
-            onClick={() => setEditing('new')}
-          >
-            Add
-          </Button>
-        )}
-      </h2>
+      <PanelHead title="Rounds" onAdd={changes ? () => setEditing('new') : undefined} />
       {car.rounds.length === 0 && (
         <span className="soft small">A list of work between two dates, such as two race weekends.</span>
       )}

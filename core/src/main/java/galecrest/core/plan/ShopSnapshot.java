@@ -108,21 +108,7 @@ public record ShopSnapshot(
 
     /** The same shop by other house rules. */
     public ShopSnapshot withRules(HouseRules other) {
-        return new ShopSnapshot(
-                zone,
-                now,
-                people,
-                stations,
-                vendors,
-                builds,
-                works,
-                links,
-                parts,
-                commitments,
-                pins,
-                other,
-                published,
-                taken);
+        return with(builds, other);
     }
 
     /** The same shop at another moment. */
@@ -208,19 +194,23 @@ public record ShopSnapshot(
 
     /** The same shop with other builds. */
     public ShopSnapshot withBuilds(List<Build> other) {
+        return with(other, rules);
+    }
+
+    private ShopSnapshot with(List<Build> someBuilds, HouseRules someRules) {
         return new ShopSnapshot(
                 zone,
                 now,
                 people,
                 stations,
                 vendors,
-                other,
+                someBuilds,
                 works,
                 links,
                 parts,
                 commitments,
                 pins,
-                rules,
+                someRules,
                 published,
                 taken);
     }

@@ -7,6 +7,7 @@ import galecrest.core.build.Build;
 import galecrest.core.plan.EditedShops;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.RandomDates;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
@@ -142,7 +143,7 @@ class ScoreAgainTest {
         return Stream.concat(
                 LongStream.range(0, 120)
                         .mapToObj(
-                                seed -> RandomShops.withFindings(RandomShops.shop(seed, 8 + (int) (seed % 30)), seed)),
+                                seed -> RandomDates.withFindings(RandomShops.shop(seed, 8 + (int) (seed % 30)), seed)),
                 LongStream.range(0, 60).mapToObj(EditedShops::shop));
     }
 

@@ -29,7 +29,6 @@ import galecrest.core.work.CommitmentId;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Estimate;
-import galecrest.core.work.Findings;
 import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
@@ -58,7 +57,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** Random shops in which every rule of the planner comes up; the same seed gives the same shop. */
@@ -98,31 +96,7 @@ public final class RandomShops {
     public static ShopSnapshot shop(long seed, int size) {
         ShopSnapshot shop = new RandomShops(seed).make(size);
         ShopSnapshot told = seed % 3 == 0 ? shop.withPublished(Planner.plan(shop, PlanOptions.once())) : shop;
-        return withLaterDates(told, new Random(seed * 7919));
-    }
-
-    /** The same, where some jobs may bring something to light. */
-    public static ShopSnapshot withFindings(ShopSnapshot shop, long seed) {
-        Random luck = new Random(seed * 131);
-        return shop.withWorks(shop.works().stream()
-                .map(w -> w instanceof Job job && luck.nextInt(4) == 0
-                        ? job.withFindings(new Findings(luck.nextDouble(), Minutes.of(luck.nextInt(900))))
-                        : w)
-                .toList());
-    }
-
-    /** The same with some cars parked. */
-    public static ShopSnapshot withParkedCars(long seed, int size) {
-        ShopSnapshot shop = shop(seed, size);
-        Random luck = new Random(seed * 31);
-        return shop.withBuilds(shop.builds().stream()
-                .map(b -> luck.nextInt(4) > 0
-                        ? b
-                        : b.withParked(Optional.of(new Build.Parked(
-                                luck.nextBoolean()
-                                        ? Optional.empty()
-                                        : Optional.of(shop.now().plus(luck.nextInt(20), ChronoUnit.DAYS))))))
-                .toList());
+        return RandomDates.withLaterDates(told, new Random(seed * 7919));
     }
 
     private <T> T pick(List<T> from) {
@@ -131,46 +105,6 @@ public final class RandomShops {
 
     private boolean chance(double p) {
         return random.nextDouble() < p;
-    }
-
-    /** The shop with some dates that are booked slots, and some work for a later date or for after all; by luck of its own. */
-    private static ShopSnapshot withLaterDates(ShopSnapshot shop, Random luck) {
-        List<Commitment> dates = shop.commitments().stream()
-                .map(c -> new Commitment(
-                        c.id(),
-                        c.build(),
-                        c.name(),
-                        c.kind(),
-                        c.due(),
-                        c.gate(),
-                        c.works(),
-                        c.weight(),
-                        Set.of(),
-                        luck.nextInt(8) == 0 ? Optional.of(shop.works().get(0).id()) : Optional.empty()))
-                .toList();
-        Map<WorkId, Instant> wanted = new HashMap<>();
-        Map<WorkId, Commitment> its = new HashMap<>();
-        for (Work work : shop.works()) {
-            List<Commitment> ofCar = dates.stream()
-                    .filter(c -> c.build().equals(work.build()) && !c.named())
-                    .toList();
-            if (work.status() != Status.DONE && luck.nextInt(4) == 0) {
-                int which = luck.nextInt(ofCar.size() + 1);
-                wanted.put(
-                        work.id(),
-                        which == ofCar.size() ? Instant.MAX : ofCar.get(which).due());
-                if (which < ofCar.size()) {
-                    its.put(work.id(), ofCar.get(which));
-                }
-            }
-        }
-        return shop.withCommitments(dates.stream()
-                .map(c -> c.leaving(shop.works().stream()
-                        .filter(w -> w.build().equals(c.build()) && wanted.containsKey(w.id()))
-                        .filter(w -> !c.equals(its.get(w.id())) && !c.due().isAfter(wanted.get(w.id())))
-                        .map(Work::id)
-                        .collect(Collectors.toSet())))
-                .toList());
     }
 
     private ShopSnapshot make(int size) {

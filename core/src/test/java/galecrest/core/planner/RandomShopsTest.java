@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.RandomDates;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import java.util.Optional;
@@ -23,7 +24,7 @@ class RandomShopsTest {
 
     @Property(tries = 500)
     void noPlanBreaksARuleWhereCarsAreParked(@ForAll @LongRange(min = 0) long seed) {
-        ShopSnapshot shop = RandomShops.withFindings(RandomShops.withParkedCars(seed, 6 + (int) (seed % 30)), seed);
+        ShopSnapshot shop = RandomDates.withFindings(RandomDates.withParkedCars(seed, 6 + (int) (seed % 30)), seed);
         Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
         ShopSnapshot back = shop.withTaken(plan)

@@ -63,19 +63,7 @@ class CommitmentTest {
         Set<WorkId> later = new HashSet<>();
         shop.works().stream().filter(w -> w.name().startsWith(beginning)).forEach(w -> later.add(w.id()));
         return shop.withCommitments(shop.commitments().stream()
-                .map(c -> c.id().value().equals(date)
-                        ? new Commitment(
-                                c.id(),
-                                c.build(),
-                                c.name(),
-                                c.kind(),
-                                c.due(),
-                                c.gate(),
-                                c.works(),
-                                c.weight(),
-                                later,
-                                Optional.empty())
-                        : c)
+                .map(c -> c.id().value().equals(date) ? c.leaving(later) : c)
                 .toList());
     }
 

@@ -297,25 +297,6 @@ public class WorkRepository {
         return rows > 0;
     }
 
-    /** Which date the work is for; null for the next whose gate it serves. */
-    void belongTo(String id, @Nullable String date, boolean afterDates) {
-        db.sql("update work set date_id = :date, after_dates = :after where id = :id")
-                .param("id", id)
-                .param("date", date)
-                .param("after", afterDates)
-                .update();
-    }
-
-    /** A date, as the work of its car must fit it. */
-    record DateOfCar(String buildId, String name, Gate gate) {}
-
-    Optional<DateOfCar> date(String id) {
-        return db.sql("select build_id, name, gate from commitment where id = :id")
-                .param("id", id)
-                .query(DateOfCar.class)
-                .optional();
-    }
-
     void delete(String id) {
         db.sql("delete from work where id = :id").param("id", id).update();
     }

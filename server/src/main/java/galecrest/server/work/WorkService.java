@@ -16,9 +16,11 @@ public class WorkService {
 
     private final WorkRepository works;
     private final LinkRepository links;
+    private final WorkDateRepository dates;
     private final Journal journal;
 
-    WorkService(WorkRepository works, LinkRepository links, Journal journal) {
+    WorkService(WorkRepository works, LinkRepository links, WorkDateRepository dates, Journal journal) {
+        this.dates = dates;
         this.works = works;
         this.links = links;
         this.journal = journal;
@@ -83,11 +85,11 @@ public class WorkService {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             if (form.dateId() == null) {
-                works.belongTo(id, null, form.afterDates());
+                dates.belongTo(id, null, form.afterDates());
                 return head.name()
                         + (form.afterDates() ? " is for after all dates" : " is for the next date that needs it");
             }
-            WorkRepository.DateOfCar date = works.date(form.dateId())
+            WorkDateRepository.DateOfCar date = dates.date(form.dateId())
                     .filter(d -> d.buildId().equals(head.buildId()))
                     .orElseThrow(() -> new ValidationException("dateId", "That is no date of this car."));
             if (!head.gate().upTo(date.gate())) {
@@ -95,7 +97,7 @@ public class WorkService {
                         "dateId",
                         date.name() + " asks for less than what this job is needed for; change \"needed by\" first.");
             }
-            works.belongTo(id, form.dateId(), false);
+            dates.belongTo(id, form.dateId(), false);
             return head.name() + " is for " + date.name();
         });
     }
