@@ -148,7 +148,8 @@ class BackgroundTest extends ServerTest {
                     .as(tried.get(i).path("words") + ": " + taken.body())
                     .isEqualTo(204);
             assertThat(record()).isNotEqualTo(before);
-            assertThat(call(MARA, "POST", "/api/plan/discard", null).status()).isEqualTo(204);
+            Answer dropped = call(MARA, "POST", "/api/plan/discard", null);
+            assertThat(dropped.status()).as(dropped.body().toString()).isEqualTo(204);
             assertThat(record()).as("dropped: " + tried.get(i).path("words")).isEqualTo(before);
         }
         int swap = IntStream.range(0, tried.size())

@@ -69,8 +69,12 @@ class OfferTest extends ServerTest {
         for (long changes = board().path("change").asLong(); changes > 0 && standsSince(); changes--) {
             assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
         }
-        // What Galecrest took by the rule is no change of this session.
+        // What Galecrest took by the rule is no change of this session: it is thrown away, so that nobody's draft holds
+        // it.
         amend("delete from taken_plan");
+        db.sql("update change set dropped = true where draft and actor = 'Galecrest' and id > :before")
+                .param("before", before)
+                .update();
         amend("delete from offer");
         db.sql("delete from analysis where kind = 'OFFER'").update();
     }
