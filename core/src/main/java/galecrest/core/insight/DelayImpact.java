@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 
@@ -169,9 +170,23 @@ public final class DelayImpact {
         if (asItStands.costsNothing()) {
             return asItStands;
         }
+        OfThing own = lettingGo(harmless, with, cars);
+        OfThing cheaper = OfThing.CHEAPEST_FIRST.compare(own, asItStands) < 0 ? own : asItStands;
+        if (cheaper.hardHours() <= Score.NOISE) {
+            return cheaper;
+        }
+        // Where another car's date would pay for it, that car may make the best of it too.
+        Set<BuildId> all = new TreeSet<>(cars);
+        shop.commitments().stream()
+                .filter(c -> cheaper.hardest().filter(c.id()::equals).isPresent())
+                .forEach(c -> all.add(c.build()));
+        OfThing both = lettingGo(harmless, with, Set.copyOf(all));
+        return OfThing.CHEAPEST_FIRST.compare(both, cheaper) < 0 ? both : cheaper;
+    }
+
+    private OfThing lettingGo(OfThing harmless, ShopSnapshot with, Set<BuildId> cars) {
         Plan without = atEase.computeIfAbsent(cars, c -> mended(shop, c));
-        OfThing letGo = between(harmless, without, mended(with, cars));
-        return OfThing.CHEAPEST_FIRST.compare(letGo, asItStands) < 0 ? letGo : asItStands;
+        return between(harmless, without, mended(with, cars));
     }
 
     private ShopSnapshot later(PartLine part, Instant comes) {

@@ -55,7 +55,7 @@ public record PlanOptions(
         long open = shop.works().stream().filter(w -> w.status() != Status.DONE).count();
         boolean repairs = shop.standing().isPresent();
         long steps = repairs
-                ? Math.max(64, Math.min(400, 100_000 / Math.max(1, open)))
+                ? Math.max(64, Math.min(240, 100_000 / Math.max(1, open)))
                 : Math.max(16, Math.min(250, 25_000 / Math.max(1, open)));
         return new PlanOptions(HORIZON, steps, 1, 1, Optional.empty(), Mode.REPAIR, Set.of());
     }

@@ -54,10 +54,13 @@ final class RepairCost {
     private final int soon;
     private final double excess;
     private final double telling;
+    /** Whether somebody asked what would help; a mere edit leaves what is late already to the offers. */
+    private final boolean asked;
 
     RepairCost(SchedulingProblem problem, Objective objective, Plan plan, StandingOrder standing, boolean sparing) {
         excess = sparing ? EXCESS : 0;
         telling = sparing ? 1 : ASKED;
+        asked = !sparing;
         this.problem = problem;
         this.objective = objective;
         Map<CommitmentId, Double> margins = new HashMap<>();
@@ -113,17 +116,17 @@ final class RepairCost {
         return moved;
     }
 
-    /** Whether a date is worse off than it stood, or late. */
+    /** Whether a date is worse off than it stood, or late where somebody asked what would help. */
     boolean harms(Schedule schedule) {
         return !harmed(schedule).isEmpty();
     }
 
-    /** The builds with a date that is late or has lost margin. */
+    /** The builds with a date that has lost margin, or is late where somebody asked what would help. */
     Set<Integer> harmed(Schedule schedule) {
         Set<Integer> harmed = new TreeSet<>();
         for (int c = 0; c < stoodMargin.length; c++) {
             double margin = objective.marginHours(c, schedule);
-            if (margin < stoodMargin[c] - NOTICED_HOURS || margin < 0) {
+            if (margin < stoodMargin[c] - NOTICED_HOURS || asked && margin < 0) {
                 harmed.addAll(objective.builds(c));
             }
         }
