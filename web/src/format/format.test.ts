@@ -91,7 +91,7 @@ describe('how a vendor has kept its word', () => {
     expect(vendor(0)).toBe('nothing on record')
     expect(vendor(1, 100)).toBe('1 delivery, usually on the day')
     expect(vendor(3, -2880)).toBe('3 deliveries, usually 2 d early')
-    expect(vendor(3, 2880)).toBe('3 deliveries, usually 2 d late; 50 % of that is reckoned with')
+    expect(vendor(3, 2880)).toBe('3 deliveries, usually 2 d late; 50 % of that is expected')
   })
 })
 

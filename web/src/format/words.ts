@@ -16,6 +16,6 @@ export function keptWord(v: { deliveries: number; usualSlipMinutes?: number; bel
     days === 0 ? 'usually on the day' : days < 0 ? `usually ${-days} d early` : `usually ${days} d late`
   const sample = `${v.deliveries} ${v.deliveries === 1 ? 'delivery' : 'deliveries'}`
   return days > 0
-    ? `${sample}, ${slip}; ${Math.round((v.believed ?? 0) * 100)} % of that is reckoned with`
+    ? `${sample}, ${slip}; ${Math.round((v.believed ?? 0) * 100)} % of that is expected`
     : `${sample}, ${slip}`
 }

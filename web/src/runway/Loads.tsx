@@ -33,7 +33,7 @@ function rowsOf(board: Board): Row[] {
   ].map((row, i) => ({ ...row, top: top(i) }))
 }
 
-/** The names beside the loads, and who is the neck. */
+/** The names beside the loads, and who is the bottleneck. */
 export const LoadLabels = memo(function LoadLabels({ width, right }: { width: number; right: number }) {
   const { board } = useBoard()
   const neck = neckOf(board.loads)
@@ -74,7 +74,7 @@ export const LoadLabels = memo(function LoadLabels({ width, right }: { width: nu
       {neckName && neck && (
         <foreignObject x={right} y="14" width="140" height="90">
           <span className="hot strong small">
-            {neckName} is the neck: {Math.round(neck.share * 100)} % of the next two weeks
+            {neckName} is the bottleneck: {Math.round(neck.share * 100)} % of the next two weeks
           </span>
         </foreignObject>
       )}
