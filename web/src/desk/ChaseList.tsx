@@ -15,12 +15,12 @@ const DAY_MINUTES = 24 * 60
 
 /** What one more day of the thing costs. */
 function Harm({ line }: { line: Line }) {
-  const { commitment } = useBoard()
+  const { commitment, car } = useBoard()
   const harm = line.harm
   if (!harm)
-    return <span className="soft">{line.state === 'ARRIVED' ? 'look it over' : 'not needed by a job'}</span>
+    return <span className="soft">{line.state === 'ARRIVED' ? 'inspect' : 'not needed by a job'}</span>
   const date = commitment.get(harm.hardest ?? '')
-  if (harm.marginLostMinutes > 0) {
+  if (harm.hardestLosesMinutes > 0) {
     const late = harm.hardHours > 0 || harm.promisedHours > 0
     return (
       <span className={late ? 'hot strong' : 'strong'}>
@@ -28,7 +28,7 @@ function Harm({ line }: { line: Line }) {
         <span className={`small ${css.plain}`}>
           {' '}
           {late ? 'late' : 'of margin'}
-          {date && `, ${date.name}`}
+          {date && `, ${car.get(date.buildId)?.number ?? ''} ${date.name}`}
         </span>
       </span>
     )

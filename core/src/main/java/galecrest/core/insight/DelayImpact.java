@@ -31,24 +31,30 @@ import java.util.stream.Collectors;
  * What one more day costs, of each thing that is outside the building: the plan is mended with it a day later and without,
  * and the two are compared. That is done with all that stands left in its place, and again with the cars that wait for
  * the thing let go, so that they may make the best of it; the cheaper answer counts. What has more than a day in hand
- * costs nothing.
+ * costs nothing; nor does margin that leaves a date more than a working week, which a mended plan takes here or there.
  */
 public final class DelayImpact {
     private static final Duration DAY = Duration.ofDays(1);
+    /** Margin beyond a working week does not count: no date is nearer for it. */
+    private static final Minutes ENOUGH = Minutes.ofHours(40);
     /** It is asked of each thing outside, with every change: a quick answer will do, so many schedules or fewer. */
     private static final long MOST_STEPS = 40;
 
     private static final long LEAST_STEPS = 16;
+    /** Where the quick answer is that a date is lost. */
+    private static final long MANY_STEPS = 160;
 
     private final ShopSnapshot shop;
     private final Plan base;
     /** The plan of the shop as it is, with such cars let go. */
-    private final Map<Set<BuildId>, Plan> atEase = new HashMap<>();
+    private final Map<AtEase, Plan> atEase = new HashMap<>();
 
     private DelayImpact(ShopSnapshot shop, Plan base) {
         this.shop = shop;
         this.base = base;
     }
+
+    private record AtEase(Set<BuildId> cars, long steps) {}
 
     /**
      * What a day more of one thing does.
@@ -57,7 +63,7 @@ public final class DelayImpact {
      * @param inHand time until it would be late for what needs it; negative where it is already
      * @param hardHours weight × working hours that events and paid slots become later
      * @param promisedHours the same of promises
-     * @param marginLost working time that the dates lose together
+     * @param marginLost working time that the dates lose together of their last week in hand
      * @param hardest the date that becomes later by most, or else loses most of its margin
      * @param hardestLoses what it loses
      * @param need what a part must keep to
@@ -84,7 +90,11 @@ public final class DelayImpact {
                 .thenComparingLong(h -> h.marginLost().value());
 
         private boolean costsNothing() {
-            return hardHours <= Score.NOISE && promisedHours <= Score.NOISE && marginLost.value() == 0;
+            return !losesADate() && marginLost.value() == 0;
+        }
+
+        private boolean losesADate() {
+            return hardHours > Score.NOISE || promisedHours > Score.NOISE;
         }
     }
 
@@ -166,13 +176,19 @@ public final class DelayImpact {
     }
 
     private OfThing cost(OfThing harmless, ShopSnapshot with, Set<BuildId> cars) {
-        OfThing asItStands = between(harmless, base, mended(with, Set.of()));
+        OfThing quick = cost(harmless, with, cars, fewSteps());
+        // That a date is lost is not said lightly.
+        return quick.losesADate() ? cost(harmless, with, cars, MANY_STEPS) : quick;
+    }
+
+    private OfThing cost(OfThing harmless, ShopSnapshot with, Set<BuildId> cars, long steps) {
+        OfThing asItStands = between(harmless, base, mended(with, Set.of(), steps));
         if (asItStands.costsNothing()) {
             return asItStands;
         }
-        OfThing own = lettingGo(harmless, with, cars);
+        OfThing own = lettingGo(harmless, with, cars, steps);
         OfThing cheaper = OfThing.CHEAPEST_FIRST.compare(own, asItStands) < 0 ? own : asItStands;
-        if (cheaper.hardHours() <= Score.NOISE) {
+        if (!cheaper.losesADate()) {
             return cheaper;
         }
         // Where another car's date would pay for it, that car may make the best of it too.
@@ -180,13 +196,17 @@ public final class DelayImpact {
         shop.commitments().stream()
                 .filter(c -> cheaper.hardest().filter(c.id()::equals).isPresent())
                 .forEach(c -> all.add(c.build()));
-        OfThing both = lettingGo(harmless, with, Set.copyOf(all));
+        OfThing both = lettingGo(harmless, with, Set.copyOf(all), steps);
         return OfThing.CHEAPEST_FIRST.compare(both, cheaper) < 0 ? both : cheaper;
     }
 
-    private OfThing lettingGo(OfThing harmless, ShopSnapshot with, Set<BuildId> cars) {
-        Plan without = atEase.computeIfAbsent(cars, c -> mended(shop, c));
-        return between(harmless, without, mended(with, cars));
+    private OfThing lettingGo(OfThing harmless, ShopSnapshot with, Set<BuildId> cars, long steps) {
+        Plan without = atEase.computeIfAbsent(new AtEase(cars, steps), c -> mended(shop, cars, steps));
+        return between(harmless, without, mended(with, cars, steps));
+    }
+
+    private long fewSteps() {
+        return Math.max(LEAST_STEPS, Math.min(MOST_STEPS, LEAST_STEPS * 1_000 / shop.works().size()));
     }
 
     private ShopSnapshot later(PartLine part, Instant comes) {
@@ -203,17 +223,18 @@ public final class DelayImpact {
                 arrival.high().plus(DAY));
     }
 
-    private Plan mended(ShopSnapshot with, Set<BuildId> letGo) {
+    private Plan mended(ShopSnapshot with, Set<BuildId> letGo, long steps) {
         ShopSnapshot standing = with.withTaken(base);
-        long steps = Math.max(
-                LEAST_STEPS,
-                Math.min(MOST_STEPS, LEAST_STEPS * 1_000 / shop.works().size()));
         return Planner.plan(
                 standing, PlanOptions.interactive(standing).withSteps(steps).lettingGo(letGo));
     }
 
     private static OfThing harmless(String id, Duration inHand, Optional<LatestDates.PartNeed> need) {
         return new OfThing(id, inHand, 0, 0, Minutes.of(0), Optional.empty(), Minutes.of(0), need);
+    }
+
+    private static long lastOf(Minutes margin) {
+        return Math.max(0, Math.min(ENOUGH.value(), margin.value()));
     }
 
     private static OfThing between(OfThing harmless, Plan base, Plan later) {
@@ -228,9 +249,11 @@ public final class DelayImpact {
             if (was == null || after.margin().isEmpty()) {
                 continue;
             }
-            long loses = Math.max(0, was.value() - after.margin().get().value());
-            lost += loses;
-            long late = Math.max(0, -after.margin().get().value()) - Math.max(0, -was.value());
+            Minutes is = after.margin().get();
+            long closer = Math.max(0, lastOf(was) - lastOf(is));
+            lost += closer;
+            long late = Math.max(0, -is.value()) - Math.max(0, -was.value());
+            long loses = late > 0 ? was.value() - is.value() : closer;
             if (late > mostLate || late == mostLate && loses > most) {
                 most = loses;
                 mostLate = late;

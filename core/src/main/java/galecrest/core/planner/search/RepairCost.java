@@ -19,8 +19,10 @@ import java.util.TreeSet;
  */
 final class RepairCost {
     private static final double MISSING = 10_000;
-    /** An hour of margin that a date loses, though it is kept. */
-    private static final double MARGIN = 0.04;
+    /** An hour of margin that a date loses, though it is kept, where it has next to none. */
+    private static final double MARGIN = 0.1;
+    /** With so many working hours in hand, a further one is worth half of the first. */
+    private static final double WEEK = 40;
     /** A job of another car that goes to somebody else or by more than an hour to another time. */
     private static final double OTHER_CAR = 1;
     /** The same of a car that the edit disturbed anyway. */
@@ -96,7 +98,8 @@ final class RepairCost {
         double beyond = excess * Math.max(0, othersMoved(schedule) - MOST_OTHERS);
         double lost = 0;
         for (int c = 0; c < stoodMargin.length; c++) {
-            lost += objective.weight(c) * Math.max(0, stoodMargin[c] - objective.marginHours(c, schedule));
+            double now = worth(objective.marginHours(c, schedule));
+            lost += objective.weight(c) * Math.max(0, worth(stoodMargin[c]) - now);
         }
         return MISSING * score.missing()
                 + score.lateness()
@@ -105,6 +108,11 @@ final class RepairCost {
                 + telling * moves
                 + beyond
                 + NEAR_TIE * (score.carsInBits() + score.finishing());
+    }
+
+    /** What margin is worth, in hours of the first kind: each further hour is worth less. */
+    private static double worth(double hours) {
+        return WEEK * Math.log1p(Math.max(0, hours) / WEEK);
     }
 
     /** How many jobs move that the edit is not about. */
