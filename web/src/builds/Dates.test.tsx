@@ -121,6 +121,48 @@ describe('dates of a car', () => {
     expect(askedFor(SAY).body).toEqual({ dateId: 'one', afterDates: false })
   })
 
+  it('says who and what a car takes along, has work done there, and asks what it came back with', async () => {
+    const NEW = 'POST /api/builds/b61/rounds'
+    on(NEW, () => ({ id: 'r2' }))
+    on('PUT /api/works/Fit%20loom/date', () => undefined)
+    const out = boardWith({
+      ...BOARD,
+      people: [{ id: 'bo', name: 'Bo', skills: [], shifts: [], changes: [] }],
+      stations: [{ id: 't', name: 'Trailer', kind: 'trailer', closures: [] }],
+      commitments: [
+        date('one', 'Test day', '2026-11-20T08:00:00Z', {
+          outing: { back: '2026-12-02T18:00:00Z', crew: ['bo'], takes: ['t'] },
+        }),
+      ],
+    } as never)
+    inRoom(
+      <>
+        <Dates car={CAR} changes />
+        <ForDate work={LOOM} changes />
+      </>,
+      out,
+    )
+    expect(screen.getByText(/away until .*, with Bo, Trailer/)).toBeDefined()
+    await userEvent.click(screen.getAllByLabelText('For which date')[0]!)
+    await userEvent.click(screen.getByRole('option', { name: 'done there, at Test day', hidden: true }))
+    await waitFor(() =>
+      expect(askedFor('PUT /api/works/Fit%20loom/date').body).toEqual({ afterDates: false, thereId: 'one' }),
+    )
+    await userEvent.click(screen.getByRole('button', { name: 'what it came back with' }))
+    await userEvent.type(
+      await screen.findByLabelText('What it came back with'),
+      'weeping union 40m\n\nseat loose',
+    )
+    await userEvent.click(screen.getByRole('button', { name: 'Lay the round' }))
+    await waitFor(() =>
+      expect(askedFor(NEW).body).toMatchObject({
+        name: 'back from Test day',
+        afterId: 'one',
+        lines: ['weeping union 40m', 'seat loose'],
+      }),
+    )
+  })
+
   it('parks with no end only without promises, and takes back by the manager alone', async () => {
     on('POST /api/builds/b61/park', () => undefined)
     let closed = 0

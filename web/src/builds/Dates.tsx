@@ -1,4 +1,4 @@
-import { Button, Modal, NumberInput, Select, TextInput } from '@mantine/core'
+import { Button, Modal, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -10,6 +10,7 @@ import { away, instantOf, localOf, when } from '../format/time'
 import { GATES } from '../domain/gates'
 import { MomentField } from '../ui/MomentField'
 import { PanelHead } from '../ui/PanelHead'
+import { RoundForm } from './Rounds'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -17,6 +18,7 @@ import css from './builds.module.css'
 export function Dates({ car, changes }: { car: Car; changes: boolean }) {
   const { board } = useBoard()
   const [editing, setEditing] = useState<Commitment | 'new'>()
+  const [back, setBack] = useState<Commitment>()
   const dates = board.commitments.filter((c) => c.buildId === car.id)
   return (
     <section className="panel" aria-label="Dates">
@@ -45,8 +47,10 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
             )}
           </span>
           <div className="small soft">{c.sentence}</div>
+          {c.outing && <Away date={c} changes={changes} onBack={() => setBack(c)} />}
         </div>
       ))}
+      {back && <RoundForm car={car} after={back} onClose={() => setBack(undefined)} />}
       {editing && (
         <DateForm
           car={car}
@@ -55,6 +59,29 @@ export function Dates({ car, changes }: { car: Car; changes: boolean }) {
         />
       )}
     </section>
+  )
+}
+
+/** Until when the car is away for a date, and who and what goes along; from then on, what it came back with. */
+function Away({ date, changes, onBack }: { date: Commitment; changes: boolean; onBack: () => void }) {
+  const { board, person, station } = useBoard()
+  if (!date.outing) return null
+  const { back, crew, takes } = date.outing
+  const along = [
+    ...crew.map((id) => person.get(id)?.name ?? ''),
+    ...takes.map((id) => station.get(id)?.name ?? ''),
+  ]
+  return (
+    <div className={layout.spread}>
+      <span className="small">
+        {`away until ${when(back, board.now, board.zone)}${along.length > 0 ? `, with ${along.join(', ')}` : ''}`}
+      </span>
+      {changes && date.due <= board.now && (
+        <button className="link small" onClick={onBack}>
+          what it came back with
+        </button>
+      )}
+    </div>
   )
 }
 
@@ -68,6 +95,9 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
       due: localOf(date?.due, board.zone),
       gate: date?.gate ?? ('EVENT' as Commitment['gate']),
       weight: date?.weight ?? 1,
+      back: localOf(date?.outing?.back, board.zone),
+      crew: date?.outing?.crew ?? [],
+      takes: date?.outing?.takes ?? [],
     },
   })
   const save = async (values: typeof form.values) => {
@@ -76,9 +106,14 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
       form.setFieldError('due', 'Say the day and the hour.')
       return
     }
+    const back = instantOf(values.back, board.zone)
     const body: Schemas['CommitmentRequest'] = {
-      ...values,
+      name: values.name,
+      kind: values.kind,
+      gate: values.gate,
+      weight: values.weight,
       due,
+      outing: back ? { back, crew: values.crew, takes: values.takes } : undefined,
       buildId: car.id,
       version: date?.version ?? 0,
     }
@@ -123,6 +158,29 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
           step={0.5}
           {...form.getInputProps('weight')}
         />
+        <MomentField
+          label="The car is away until"
+          description="Leave empty where it stays in the shop."
+          mt="sm"
+          {...form.getInputProps('back')}
+        />
+        {form.values.back && (
+          <>
+            <MultiSelect
+              label="Who goes along"
+              mt="sm"
+              data={board.people.map((p) => ({ value: p.id, label: p.name }))}
+              {...form.getInputProps('crew')}
+            />
+            <MultiSelect
+              label="What goes along"
+              mt="sm"
+              placeholder="the trailer"
+              data={board.stations.map((s) => ({ value: s.id, label: s.name }))}
+              {...form.getInputProps('takes')}
+            />
+          </>
+        )}
         <div className={css.actions}>
           <Button type="submit" loading={busy}>
             Save

@@ -7,6 +7,8 @@ import { day } from '../format/time'
 
 const NEXT = 'next'
 const AFTER = 'after'
+/** Before the id of a date at which the work is done, while the car is away for it. */
+const THERE = 'there '
 
 /** Which date of its car a job is for; kept as soon as it is picked. */
 export function ForDate({ work, changes }: { work: Work; changes: boolean }) {
@@ -18,14 +20,15 @@ export function ForDate({ work, changes }: { work: Work; changes: boolean }) {
   const round = car.get(work.buildId)?.rounds.find((r) => r.id === work.roundId)
   const ofRound = commitment.get(round?.dateId ?? '')
   const say = async (to: string | null) => {
-    const picked = to === NEXT || to === AFTER || !to ? undefined : to
+    const there = to?.startsWith(THERE) ? to.slice(THERE.length) : undefined
+    const picked = to === NEXT || to === AFTER || there || !to ? undefined : to
     setError(undefined)
     await send(
       () =>
         dataOf(
           client.PUT('/api/works/{id}/date', {
             params: { path: { id: work.id } },
-            body: { dateId: picked, afterDates: to === AFTER },
+            body: { dateId: picked, afterDates: to === AFTER, thereId: there },
           }),
         ),
       (problem) => {
@@ -45,8 +48,12 @@ export function ForDate({ work, changes }: { work: Work; changes: boolean }) {
         { value: NEXT, label: ofRound ? `that of its round: ${ofRound.name}` : 'the next one that needs it' },
         ...dates.map((c) => ({ value: c.id, label: `${c.name}, ${day(c.due, board.zone)}` })),
         { value: AFTER, label: 'after all of them' },
+        ...(work.kind === 'JOB' ? dates.filter((c) => c.outing) : []).map((c) => ({
+          value: THERE + c.id,
+          label: `done there, at ${c.name}`,
+        })),
       ]}
-      value={work.afterDates ? AFTER : (work.dateId ?? NEXT)}
+      value={work.thereId ? THERE + work.thereId : work.afterDates ? AFTER : (work.dateId ?? NEXT)}
       onChange={(v) => void say(v)}
     />
   )

@@ -1,8 +1,8 @@
-import { Button, Group, Modal, Select, TextInput } from '@mantine/core'
+import { Button, Group, Modal, Select, Textarea, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Car, useBoard } from '../api/board'
+import { type Car, type Commitment, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { duration } from '../format/margin'
@@ -59,16 +59,25 @@ export function Rounds({ car, changes }: { car: Car; changes: boolean }) {
   )
 }
 
-function RoundForm({ car, round, onClose }: { car: Car; round?: Round; onClose: () => void }) {
+interface FormProps {
+  car: Car
+  round?: Round
+  /** The date that the car came back from; then the round is what it came back with. */
+  after?: Commitment
+  onClose: () => void
+}
+
+export function RoundForm({ car, round, after, onClose }: FormProps) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const templates = useQuery({ queryKey: ['templates'], queryFn: () => dataOf(client.GET('/api/templates')) })
   const form = useForm({
     initialValues: {
-      name: round?.name ?? '',
+      name: round?.name ?? (after ? `back from ${after.name}` : ''),
       dateId: round?.dateId ?? null,
-      afterId: round?.afterId ?? null,
-      template: 'nut-and-bolt-week' as string | null,
+      afterId: round?.afterId ?? after?.id ?? null,
+      template: (after ? null : 'nut-and-bolt-week') as string | null,
+      lines: '',
     },
   })
   const dates = board.commitments
@@ -80,6 +89,7 @@ function RoundForm({ car, round, onClose }: { car: Car; round?: Round; onClose: 
       dateId: v.dateId ?? undefined,
       afterId: v.afterId ?? undefined,
       template: round ? undefined : (v.template ?? undefined),
+      lines: v.lines.split('\n').filter((line) => line.trim()),
       version: round?.version ?? 0,
     }
     const done = await send(
@@ -130,6 +140,16 @@ function RoundForm({ car, round, onClose }: { car: Car; round?: Round; onClose: 
           data={dates}
           {...form.getInputProps('dateId')}
         />
+        {!round && (
+          <Textarea
+            label="What it came back with"
+            description="A job a line: weeping union rear left 40m"
+            mt="sm"
+            autosize
+            minRows={after ? 4 : 2}
+            {...form.getInputProps('lines')}
+          />
+        )}
         {!round && (
           <Select
             label="List of work"

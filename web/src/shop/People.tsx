@@ -55,13 +55,13 @@ export function People({ changes }: { changes: boolean }) {
               <td className="small">{saidHours(p.shifts)}</td>
               <td className="small">
                 {p.changes.map((c) => (
-                  <div key={c.id}>
-                    {c.kind === 'LEAVE' ? 'away' : 'extra'} {day(noon(c.from), zone)}
+                  <div key={c.id || c.note}>
+                    {c.kind === 'EXTRA' ? 'extra' : 'away'} {day(noon(c.from), zone)}
                     {c.to !== c.from && ` to ${day(noon(c.to), zone)}`}
                     {!(c.start.startsWith('00:00') && c.end.startsWith('00:00')) &&
                       ` ${c.start.slice(0, 5)}–${c.end.slice(0, 5)}`}
                     {c.note && <span className="soft"> {c.note}</span>}{' '}
-                    {changes && (
+                    {changes && c.id && (
                       <button
                         className="link"
                         onClick={() =>

@@ -30,7 +30,7 @@ export function Stand({ at, car, on, large, onPick }: Props) {
   )
   return (
     <button
-      className={`stand${on ? ' on' : ''}${car.awayWorkId ? ' away' : ''}`}
+      className={`stand${on ? ' on' : ''}${car.awayWorkId || car.awayAt ? ' away' : ''}`}
       onClick={() => onPick(car.id)}
       aria-pressed={on}
       aria-label={`${car.number} ${car.name}${at ? `, ${at}` : ''}`}
@@ -68,17 +68,20 @@ export function Stand({ at, car, on, large, onPick }: Props) {
 
 /** Who is on what, or what comes next, or where it is. */
 function Doing({ car }: { car: Car }) {
-  const { board, work, person, vendor } = useBoard()
+  const { board, work, person, vendor, commitment } = useBoard()
   const now = work.get(car.doing[0] ?? '')
   const next = work.get(car.next ?? '')
   const away = work.get(car.awayWorkId ?? '')?.outwork
+  const at = commitment.get(car.awayAt ?? '')
   const line = away
     ? `${vendor.get(away.vendorId)?.name ?? ''} · back ${when(away.backLikely ?? board.now, board.now, board.zone)}`
-    : now
-      ? `${now.job?.startedBy.map((p) => person.get(p)?.name).join(', ')}: ${now.name}`
-      : next?.placed
-        ? `next ${when(next.placed.start, board.now, board.zone)}: ${next.name}`
-        : 'nothing planned'
+    : at?.outing
+      ? `at ${at.name} · back ${when(at.outing.back, board.now, board.zone)}`
+      : now
+        ? `${now.job?.startedBy.map((p) => person.get(p)?.name).join(', ')}: ${now.name}`
+        : next?.placed
+          ? `next ${when(next.placed.start, board.now, board.zone)}: ${next.name}`
+          : 'nothing planned'
   return (
     <span className={`small one-line ${now ? 'quiet' : 'soft'}`} title={line}>
       {line}

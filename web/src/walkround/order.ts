@@ -19,7 +19,7 @@ export function places(board: Board): {
   const parked: Car[] = []
   for (const car of board.cars) {
     if (car.parked) parked.push(car)
-    else if (car.awayWorkId) away.push(car)
+    else if (car.awayWorkId || car.awayAt) away.push(car)
     else if (car.stationId && !inside.has(car.stationId)) inside.set(car.stationId, car)
     else waiting.push(car)
   }

@@ -70,6 +70,11 @@ final class AuditCase {
         LocalDate last = lastDay();
         for (Person person : shop.people()) {
             OpenHours his = OpenHours.of(person, shop.zone(), first, last);
+            for (Commitment date : outings()) {
+                if (date.outing().orElseThrow().crew().contains(person.id())) {
+                    his.remove(leaves(date), back(date));
+                }
+            }
             hours.put(person.id(), his);
             shopHours.addAll(his);
             regularHours.addAll(OpenHours.weekly(person.shifts(), List.of(), shop.zone(), first, last));
@@ -90,6 +95,39 @@ final class AuditCase {
                 .flatMap(b -> b.parked().stream())
                 .map(p -> p.until().orElse(Instant.MAX))
                 .filter(until -> until.isAfter(shop.now()))
+                .findFirst();
+    }
+
+    /** Whether the date is of a car that has left the plan, or all that it names has. */
+    boolean isGone(Commitment commitment) {
+        boolean named = !commitment.works().isEmpty()
+                && commitment.works().stream().map(works::get).allMatch(this::left);
+        return named || aside(commitment.build()).map(Instant.MAX::equals).orElse(false);
+    }
+
+    /** The dates that a car leaves for. */
+    List<Commitment> outings() {
+        return shop.commitments().stream()
+                .filter(c -> c.outing().isPresent() && c.outing().get().back().isAfter(c.due()))
+                .filter(c -> !isGone(c))
+                .toList();
+    }
+
+    /** When the car leaves for a date, and when it is back, in minutes of the grid. */
+    static long leaves(Commitment date) {
+        return Math.floorDiv(at(date.due()), (long) GRID) * GRID;
+    }
+
+    static long back(Commitment date) {
+        Instant back = date.outing().orElseThrow().back();
+        return Math.floorDiv(back.getEpochSecond() + GRID * 60 - 1, GRID * 60L) * GRID;
+    }
+
+    /** The date that the work is done at, while car and crew are there; empty where it is done in the shop. */
+    Optional<Commitment> doneAt(Work work) {
+        return outings().stream()
+                .filter(c -> c.outing().orElseThrow().there().contains(work.id()))
+                .filter(c -> back(c) > now)
                 .findFirst();
     }
 

@@ -5,6 +5,7 @@ import galecrest.core.build.Zone;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Span;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
@@ -52,12 +53,16 @@ final class CarAudit {
             }
             pairs(onCar);
             locks(onCar, locks);
+            audit.outings().stream().filter(c -> c.build().equals(build.id())).forEach(c -> atDate(c, onCar, locks));
             zones(build, onCar);
         }
     }
 
     private void collect(Work work, List<OnCar> onCar, List<Locked> locks) {
         Plan.Placed p = placed.get(work.id());
+        if (audit.doneAt(work).isPresent()) {
+            return;
+        }
         if (work instanceof Job job && job.onCar()) {
             if (job.status() == Status.DONE) {
                 job.doneAt().ifPresent(done -> cure(job, OpenHours.minute(shop.now()), minuteUp(done), locks));
@@ -125,6 +130,24 @@ final class CarAudit {
                     violation("car away", lock.by(), other.by());
                 }
             }
+        }
+    }
+
+    /** While the car is away for a date, only what it or an earlier one still needs goes on: then it leaves late. */
+    private void atDate(Commitment date, List<OnCar> onCar, List<Locked> locks) {
+        Span away = new Span(date.due(), date.outing().orElseThrow().back());
+        onCar.stream().filter(on -> on.span().overlaps(away)).forEach(on -> atDate(date, on.job()));
+        locks.stream()
+                .filter(l -> !l.curing() && !l.fact() && l.span().overlaps(away))
+                .forEach(l -> atDate(date, l.by()));
+    }
+
+    private void atDate(Commitment date, Work work) {
+        boolean needed = shop.commitments().stream()
+                .filter(c -> c.build().equals(date.build()) && !c.due().isAfter(date.due()))
+                .anyMatch(c -> OutlookAudit.isNeeded(c, work));
+        if (!needed && AuditCase.back(date) > now) {
+            audit.broken("car at a date", work, "goes on while the car is away at " + date.name());
         }
     }
 

@@ -57,9 +57,11 @@ final class FrozenAudit {
         }
     }
 
-    /** Whether its people and its place are still such as could do it; what is pinned goes by its pins. */
+    /** Whether its people and its place are still such as could do it; what is pinned goes by its pins,
+     * what is done at a date by the date. */
     private boolean stillPossible(Job job, Plan.Placed told) {
         return !pinned.contains(job.id())
+                && audit.doneAt(job).isEmpty()
                 && audit.people.keySet().containsAll(told.crew())
                 && told.crew().size() == job.crew().size()
                 && new JobAudit(audit).fills(job, told.crew(), new HashSet<PersonId>(), 0)

@@ -8,6 +8,7 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.RunningIn;
@@ -18,6 +19,7 @@ import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Rules of one job or drive: its time, crew, station, hours and parts. */
@@ -46,10 +48,25 @@ final class JobAudit {
 
     void check(Work work, Plan.Placed p) {
         times(work, p);
-        if (work instanceof Job job) {
+        Optional<Commitment> date = audit.doneAt(work);
+        if (date.isPresent()) {
+            there(date.get(), work, p);
+        } else if (work instanceof Job job) {
             job(job, p);
         } else if (work instanceof RunningIn drives) {
             runningIn(drives, p);
+        }
+    }
+
+    /** Work at a date is done while the car is there, by nobody of the shop. */
+    private void there(Commitment date, Work work, Plan.Placed p) {
+        long leaves = Math.max(now, AuditCase.leaves(date));
+        long back = AuditCase.back(date);
+        boolean free = p.crew().isEmpty() && p.station().isEmpty() && p.at().size() == 1;
+        if (!free
+                || AuditCase.at(p.start()) < leaves
+                || AuditCase.at(p.end()) - AuditCase.at(p.start()) != back - leaves) {
+            audit.broken("done there", work, "does not take just the time at " + date.name());
         }
     }
 

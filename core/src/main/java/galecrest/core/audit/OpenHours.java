@@ -105,7 +105,8 @@ final class OpenHours {
         open.put(start, end);
     }
 
-    private void remove(long from, long to) {
+    /** Takes a stretch away. */
+    void remove(long from, long to) {
         if (from >= to) {
             return;
         }

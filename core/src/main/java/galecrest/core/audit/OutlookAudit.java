@@ -6,7 +6,6 @@ import galecrest.core.work.Commitment;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 
@@ -28,15 +27,11 @@ final class OutlookAudit {
         now = audit.now;
     }
 
-    /** Whether the date is of a car that has left the plan, or all that it names has. */
-    private boolean isGone(Commitment commitment) {
-        boolean named = !commitment.works().isEmpty()
-                && commitment.works().stream().map(audit.works::get).allMatch(audit::left);
-        return named || audit.aside(commitment.build()).map(Instant.MAX::equals).orElse(false);
-    }
-
     /** Named work, or else essential work of the car up to the gate that is not for a later date. */
     static boolean isNeeded(Commitment commitment, Work work) {
+        if (commitment.outing().isPresent() && commitment.outing().get().there().contains(work.id())) {
+            return false;
+        }
         if (commitment.slotOf().isPresent() || !commitment.works().isEmpty()) {
             return commitment.works().contains(work.id());
         }
@@ -54,7 +49,7 @@ final class OutlookAudit {
                     .filter(w -> isNeeded(commitment, w))
                     .filter(w -> w.status() != Status.DONE && !audit.left(w))
                     .toList();
-            if (isGone(commitment)) {
+            if (audit.isGone(commitment)) {
                 if (outlook.isPresent()) {
                     audit.violation("outlook", commitment.name() + " is of a parked car and has an outlook");
                 }

@@ -2,6 +2,8 @@ package galecrest.core.audit;
 
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Plan;
+import galecrest.core.time.Span;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.util.ArrayList;
@@ -47,6 +49,17 @@ final class SharingAudit {
     private void stations() {
         List<Plan.Placed> all =
                 placed.values().stream().filter(p -> p.station().isPresent()).toList();
+        for (Commitment date : audit.outings()) {
+            Span away = new Span(date.due(), date.outing().orElseThrow().back());
+            all.stream()
+                    .filter(p -> date.outing()
+                            .orElseThrow()
+                            .takes()
+                            .contains(p.station().orElseThrow()))
+                    .filter(p -> !works.get(p.work()).build().equals(date.build()))
+                    .filter(p -> p.start().isBefore(away.to()) && p.end().isAfter(away.from()))
+                    .forEach(p -> audit.broken("station", works.get(p.work()), "is at a station that is away"));
+        }
         for (Plan.Placed a : all) {
             for (Plan.Placed b : all) {
                 boolean clash = a.start().isBefore(b.end()) && b.start().isBefore(a.end());

@@ -1,5 +1,6 @@
 package galecrest.core.insight;
 
+import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
@@ -33,6 +34,7 @@ import java.util.stream.Collectors;
  * @param held the one hold to know about, that of the most pressing work that cannot start yet
  * @param nextDate the commitment with the least margin among those ahead
  * @param away the outwork that the whole car is away for
+ * @param atDate the date that it has left for: all that this needs is done, and it is not due back yet
  * @param station where it stands, by the work going on or about to
  */
 public record CarStatus(
@@ -42,6 +44,7 @@ public record CarStatus(
         Optional<HeldBy> held,
         Optional<CommitmentId> nextDate,
         Optional<WorkId> away,
+        Optional<CommitmentId> atDate,
         Optional<StationId> station) {
     /** What holds which work, since which reason. */
     public record HeldBy(WorkId work, ReasonTag tag, Because because) {}
@@ -81,9 +84,19 @@ public record CarStatus(
                                     && o.away().isPresent())
                             .map(Work::id)
                             .findFirst(),
+                    left(shop, build.id()).map(Commitment::id),
                     Optional.ofNullable(standing.get(build.id()))));
         }
         return reports;
+    }
+
+    private static Optional<Commitment> left(ShopSnapshot shop, BuildId build) {
+        return shop.commitments().stream()
+                .filter(c -> c.build().equals(build) && c.away().isPresent())
+                .filter(c -> !shop.now().isBefore(c.due())
+                        && shop.now().isBefore(c.away().get().to()))
+                .filter(c -> shop.works().stream().noneMatch(w -> w.status() != Status.DONE && c.needs(w)))
+                .findFirst();
     }
 
     /** Whether somebody is on the job; it may have been started and left. */
@@ -174,6 +187,10 @@ public record CarStatus(
                 away.add(o.build());
             }
         }
+        shop.builds().stream()
+                .map(Build::id)
+                .filter(b -> left(shop, b).isPresent())
+                .forEach(away::add);
         for (boolean going : new boolean[] {true, false}) {
             for (Plan.Placed p : plan.placed()) {
                 Work work = works.get(p.work());

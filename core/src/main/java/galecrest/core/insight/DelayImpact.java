@@ -206,7 +206,9 @@ public final class DelayImpact {
     }
 
     private long fewSteps() {
-        return Math.max(LEAST_STEPS, Math.min(MOST_STEPS, LEAST_STEPS * 1_000 / shop.works().size()));
+        return Math.max(
+                LEAST_STEPS,
+                Math.min(MOST_STEPS, LEAST_STEPS * 1_000 / shop.works().size()));
     }
 
     private ShopSnapshot later(PartLine part, Instant comes) {

@@ -2,6 +2,7 @@ package galecrest.core.people;
 
 import galecrest.core.time.Shift;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -22,6 +23,14 @@ public record Person(
         skills = Map.copyOf(skills);
         shifts = List.copyOf(shifts);
         changes = List.copyOf(changes);
+    }
+
+    /** The same who goes along to dates just then; who was away for others is not. */
+    public Person away(List<ShiftChange> absences) {
+        List<ShiftChange> all = new ArrayList<>(changes);
+        all.removeIf(c -> c.kind() == ShiftChange.Kind.AWAY);
+        all.addAll(absences);
+        return all.equals(changes) ? this : new Person(id, name, skills, shifts, all, costPerHour);
     }
 
     public boolean can(String skill, Level least) {

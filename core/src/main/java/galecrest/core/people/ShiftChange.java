@@ -6,13 +6,20 @@ import java.time.LocalTime;
 
 /**
  * A change to somebody's weekly shifts on the days from–to (both included): leave takes the hours start–end away,
- * an extra shift adds them. Leave of the whole day runs from 00:00 to 00:00.
+ * as does a date that somebody goes along to; an extra shift adds them. Leave of the whole day runs from 00:00 to 00:00.
  */
 public record ShiftChange(Kind kind, LocalDate from, LocalDate to, LocalTime start, LocalTime end, String note) {
     /** What the change does. */
     public enum Kind {
         LEAVE,
-        EXTRA
+        EXTRA,
+        /** With a car, at one of its dates: it follows from the date and is nowhere entered. */
+        AWAY;
+
+        /** Whether it takes hours away. */
+        public boolean takes() {
+            return this != EXTRA;
+        }
     }
 
     public ShiftChange {

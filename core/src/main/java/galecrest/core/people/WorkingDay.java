@@ -27,9 +27,9 @@ public final class WorkingDay {
         if (!changes(person, day)) {
             return merged(spans);
         }
-        changes(person, ShiftChange.Kind.EXTRA, day, zone).forEach(spans::add);
+        changes(person, false, day, zone).forEach(spans::add);
         List<Span> in = merged(spans);
-        for (Span gone : changes(person, ShiftChange.Kind.LEAVE, day, zone)) {
+        for (Span gone : changes(person, true, day, zone)) {
             in = without(in, gone);
         }
         return in;
@@ -52,9 +52,9 @@ public final class WorkingDay {
         return false;
     }
 
-    private static List<Span> changes(Person person, ShiftChange.Kind kind, LocalDate day, ZoneId zone) {
+    private static List<Span> changes(Person person, boolean taking, LocalDate day, ZoneId zone) {
         return person.changes().stream()
-                .filter(c -> c.kind() == kind && c.covers(day))
+                .filter(c -> c.kind().takes() == taking && c.covers(day))
                 .flatMap(c -> Shift.on(day, c.start(), c.end(), zone).stream())
                 .toList();
     }

@@ -5,6 +5,7 @@ import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.vendor.VendorId;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.PinId;
 import galecrest.core.work.ReasonTag;
 import galecrest.core.work.WorkId;
@@ -121,6 +122,17 @@ public sealed interface Because {
             return Optional.of(at);
         }
     }
+
+    /** The car, or the station it takes along, is away at one of the car's dates. */
+    record AtDate(CommitmentId date, Optional<StationId> station, Instant until) implements Because {
+        @Override
+        public Optional<ReasonTag> tag() {
+            return Optional.of(station.isPresent() ? ReasonTag.STATION : ReasonTag.OUT);
+        }
+    }
+
+    /** It is done while the car is away at that date. */
+    record DoneThere(CommitmentId date) implements Because {}
 
     /** No more people fit in the zone. */
     record ZoneFull(Zone zone, WorkId with, Instant until) implements Because {

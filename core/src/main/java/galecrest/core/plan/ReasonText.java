@@ -11,6 +11,7 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.Vendor;
 import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.ReasonTag;
 import galecrest.core.work.Work;
@@ -137,6 +138,13 @@ public final class ReasonText {
                     + time(b.opens());
         } else if (because instanceof Because.CarAway b) {
             return "the car is away for " + work(b.at()) + " until " + time(b.until());
+        } else if (because instanceof Because.AtDate b) {
+            return b.station()
+                            .map(s -> stations.get(s) + " is away with " + carOf(b.date()))
+                            .orElse("the car is away")
+                    + " at " + date(b.date()) + " until " + time(b.until());
+        } else if (because instanceof Because.DoneThere b) {
+            return "it is done at " + date(b.date());
         }
         return "the slot is booked for " + time(((Because.Slot) because).from());
     }
@@ -190,6 +198,22 @@ public final class ReasonText {
             return "it waits for " + name + " to come back";
         }
         return b.curing() ? name + " must cure first" : "it comes after " + name + (b.lag() ? " and a wait" : "");
+    }
+
+    private String date(CommitmentId id) {
+        return shop.commitments().stream()
+                .filter(c -> c.id().equals(id))
+                .map(Commitment::name)
+                .findFirst()
+                .orElse("a date");
+    }
+
+    private String carOf(CommitmentId id) {
+        return shop.commitments().stream()
+                .filter(c -> c.id().equals(id))
+                .map(c -> build(c.build()))
+                .findFirst()
+                .orElse("a car");
     }
 
     private static String zone(Because.ZoneFull b) {

@@ -4,6 +4,8 @@ import galecrest.core.build.Build;
 import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
+import galecrest.core.people.PersonId;
+import galecrest.core.people.ShiftChange;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Arrival;
@@ -11,6 +13,7 @@ import galecrest.core.vendor.Vendor;
 import galecrest.core.vendor.VendorId;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outing;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Pin;
 import galecrest.core.work.Status;
@@ -145,9 +148,31 @@ public record ShopSnapshot(
 
     /**
      * What there is to plan: without the work, the dates and the pins of cars that are parked with no end, and with the
-     * work of those that are parked until a day no sooner than that. The same where no car is parked.
+     * work of those that are parked until a day no sooner than that, and with the crews away that go along to dates. The
+     * same where no car is parked and nobody goes along.
      */
     public ShopSnapshot inPlan() {
+        return withoutParked().withCrewsAway();
+    }
+
+    /** The same shop, in which just those are away who go along to the dates as they are. */
+    public ShopSnapshot withCrewsAway() {
+        Map<PersonId, List<ShiftChange>> away = new HashMap<>();
+        for (Commitment date : commitments) {
+            if (date.away().isPresent()) {
+                Outing outing = date.outing().orElseThrow();
+                List<ShiftChange> absences = outing.absences(date.due(), zone, date.name());
+                outing.crew().forEach(p -> away.computeIfAbsent(p, k -> new ArrayList<>())
+                        .addAll(absences));
+            }
+        }
+        List<Person> all = people.stream()
+                .map(p -> p.away(away.getOrDefault(p.id(), List.of())))
+                .toList();
+        return all.equals(people) ? this : withPeople(all);
+    }
+
+    private ShopSnapshot withoutParked() {
         Map<BuildId, Optional<Instant>> parked = new HashMap<>();
         builds.stream()
                 .filter(b -> b.isParked(now))

@@ -69,6 +69,11 @@ public final class SnapshotValidator {
             c.works().forEach(w -> known("works of ", c.name(), w, works));
             c.leftForLater().forEach(w -> known("work left for later by ", c.name(), w, works));
             c.slotOf().ifPresent(w -> known("outwork of ", c.name(), w, works));
+            c.outing().ifPresent(o -> {
+                o.crew().forEach(p -> known("crew of ", c.name(), p, people));
+                o.takes().forEach(s -> known("station taken to ", c.name(), s, stations));
+                o.there().forEach(w -> known("work done at ", c.name(), w, works));
+            });
         });
         for (var pin : shop.pins()) {
             known("pin", pin.work(), works);

@@ -3,6 +3,7 @@ package galecrest.core.work;
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
 import galecrest.core.time.Minutes;
+import galecrest.core.time.Span;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
@@ -18,6 +19,7 @@ import java.util.stream.Collectors;
  *     this date no later
  * @param slotOf the outwork whose booked slot this is: the works are what must be done before it leaves, and there may be
  *     none
+ * @param outing what the date takes away from the shop, from when it is due; empty where nothing is said of that
  */
 public record Commitment(
         CommitmentId id,
@@ -29,7 +31,8 @@ public record Commitment(
         Set<WorkId> works,
         double weight,
         Set<WorkId> leftForLater,
-        Optional<WorkId> slotOf) {
+        Optional<WorkId> slotOf,
+        Optional<Outing> outing) {
     /** An event and a paid slot are hard; a promise is soft. */
     public enum Kind {
         EVENT,
@@ -59,23 +62,48 @@ public record Commitment(
             Gate gate,
             Set<WorkId> works,
             double weight) {
-        this(id, build, name, kind, due, gate, works, weight, Set.of(), Optional.empty());
+        this(id, build, name, kind, due, gate, works, weight, Set.of(), Optional.empty(), Optional.empty());
     }
 
     /** The same, due at another time. */
     public Commitment withDue(Instant other) {
-        return new Commitment(id, build, name, kind, other, gate, works, weight, leftForLater, slotOf);
+        return new Commitment(id, build, name, kind, other, gate, works, weight, leftForLater, slotOf, outing);
     }
 
     /** The same, with that work left for later. */
     public Commitment leaving(Set<WorkId> later) {
-        return new Commitment(id, build, name, kind, due, gate, works, weight, later, slotOf);
+        return new Commitment(id, build, name, kind, due, gate, works, weight, later, slotOf, outing);
+    }
+
+    /** The same that takes something away from the shop, or nothing. */
+    public Commitment taking(Optional<Outing> other) {
+        return new Commitment(id, build, name, kind, due, gate, works, weight, leftForLater, slotOf, other);
+    }
+
+    /** From when until when the car is away for it, where it is. */
+    public Optional<Span> away() {
+        return outing.filter(o -> o.back().isAfter(due)).map(o -> new Span(due, o.back()));
+    }
+
+    /** Whether this work is done while the car is away for it. */
+    public boolean there(Work work) {
+        return outing.isPresent() && outing.get().there().contains(work.id());
     }
 
     /** The same where some work is gone from the plan. */
     public Commitment without(Set<WorkId> gone) {
         return new Commitment(
-                id, build, name, kind, due, gate, less(works, gone), weight, less(leftForLater, gone), slotOf);
+                id,
+                build,
+                name,
+                kind,
+                due,
+                gate,
+                less(works, gone),
+                weight,
+                less(leftForLater, gone),
+                slotOf,
+                outing.map(o -> o.doing(less(o.there(), gone))));
     }
 
     private static Set<WorkId> less(Set<WorkId> all, Set<WorkId> gone) {
@@ -89,7 +117,7 @@ public record Commitment(
 
     /** Whether this work must be done for the commitment. */
     public boolean needs(Work work) {
-        return named() ? works.contains(work.id()) : work.essential() && isUpToGate(work);
+        return !there(work) && (named() ? works.contains(work.id()) : work.essential() && isUpToGate(work));
     }
 
     /**
@@ -106,7 +134,7 @@ public record Commitment(
 
     /** Whether this work is wanted by the commitment's date but can follow. */
     public boolean desires(Work work) {
-        return !named() && !work.essential() && isUpToGate(work);
+        return !named() && !there(work) && !work.essential() && isUpToGate(work);
     }
 
     private boolean isUpToGate(Work work) {

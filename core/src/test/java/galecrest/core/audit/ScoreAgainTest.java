@@ -142,8 +142,8 @@ class ScoreAgainTest {
     private static Stream<ShopSnapshot> shops() {
         return Stream.concat(
                 LongStream.range(0, 120)
-                        .mapToObj(
-                                seed -> RandomDates.withFindings(RandomShops.shop(seed, 8 + (int) (seed % 30)), seed)),
+                        .mapToObj(seed -> RandomDates.withOutings(
+                                RandomDates.withFindings(RandomShops.shop(seed, 8 + (int) (seed % 30)), seed), seed)),
                 LongStream.range(0, 60).mapToObj(EditedShops::shop));
     }
 

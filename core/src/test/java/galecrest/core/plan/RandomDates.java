@@ -1,10 +1,13 @@
 package galecrest.core.plan;
 
 import galecrest.core.build.Build;
+import galecrest.core.people.Person;
+import galecrest.core.shop.Station;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.Findings;
 import galecrest.core.work.Job;
+import galecrest.core.work.Outing;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
@@ -17,6 +20,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What random shops have of dates besides: work for later ones, booked slots, parked cars, what may be found. */
 public final class RandomDates {
@@ -35,7 +39,8 @@ public final class RandomDates {
                         c.works(),
                         c.weight(),
                         Set.of(),
-                        luck.nextInt(8) == 0 ? Optional.of(shop.works().get(0).id()) : Optional.empty()))
+                        luck.nextInt(8) == 0 ? Optional.of(shop.works().get(0).id()) : Optional.empty(),
+                        Optional.empty()))
                 .toList();
         Map<WorkId, Instant> wanted = new HashMap<>();
         Map<WorkId, Commitment> its = new HashMap<>();
@@ -60,6 +65,30 @@ public final class RandomDates {
                         .map(Work::id)
                         .collect(Collectors.toSet())))
                 .toList());
+    }
+
+    /** The shop, where some cars are away for their dates, with people and stations, and with work to be done there. */
+    public static ShopSnapshot withOutings(ShopSnapshot shop, long seed) {
+        Random luck = new Random(seed * 17);
+        List<Commitment> dates = shop.commitments().stream()
+                .map(c -> luck.nextInt(3) > 0 || c.slotOf().isPresent()
+                        ? c
+                        : c.taking(Optional.of(new Outing(
+                                c.due().plus(luck.nextInt(100) - 10, ChronoUnit.HOURS),
+                                some(shop.people(), luck).map(Person::id).collect(Collectors.toSet()),
+                                some(shop.stations(), luck).map(Station::id).collect(Collectors.toSet()),
+                                some(shop.works(), luck)
+                                        .filter(w -> w instanceof Job job
+                                                && job.started().isEmpty())
+                                        .filter(w -> w.build().equals(c.build()) && luck.nextBoolean())
+                                        .map(Work::id)
+                                        .collect(Collectors.toSet())))))
+                .toList();
+        return shop.withCommitments(dates);
+    }
+
+    private static <T> Stream<T> some(List<T> all, Random luck) {
+        return all.stream().filter(t -> luck.nextInt(3) == 0);
     }
 
     /** A random shop with some cars parked. */

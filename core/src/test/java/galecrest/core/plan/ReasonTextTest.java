@@ -10,6 +10,7 @@ import galecrest.core.shop.StationId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.VendorId;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.PinId;
 import galecrest.core.work.ReasonTag;
@@ -33,7 +34,8 @@ class ReasonTextTest {
             .wanted("hose")
             .job("fit exhaust", "Six", 60, "fit", Shops.JobShape.needs("flange"))
             .job("hang doors", "Nine", 60, "fit")
-            .outwork("coat header", "Six", false, 3);
+            .outwork("coat header", "Six", false, 3)
+            .due("hill climb", "Six", Shops.shop().instant(2, 8, 0));
     private static final ShopSnapshot SHOP = SHOPS.snapshot();
     private static final ReasonText SAY = new ReasonText(SHOP);
     private static final Instant THURSDAY = SHOPS.instant(3, 14, 0);
@@ -111,6 +113,19 @@ class ReasonTextTest {
                         new Because.CarAway(COAT, THURSDAY),
                         "the car is away for coat header until Thu 14:00",
                         "vendor"),
+                arguments(
+                        new Because.AtDate(new CommitmentId("hill climb"), Optional.empty(), THURSDAY),
+                        "the car is away at hill climb until Thu 14:00",
+                        "the manager"),
+                arguments(
+                        new Because.AtDate(
+                                new CommitmentId("hill climb"), Optional.of(new StationId("lift 1")), THURSDAY),
+                        "lift 1 is away with Six Six at hill climb until Thu 14:00",
+                        "the manager"),
+                arguments(
+                        new Because.DoneThere(new CommitmentId("hill climb")),
+                        "it is done at hill climb",
+                        "the manager"),
                 arguments(new Because.Slot(THURSDAY), "the slot is booked for Thu 14:00", "the manager"));
     }
 

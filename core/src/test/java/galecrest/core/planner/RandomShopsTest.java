@@ -24,7 +24,8 @@ class RandomShopsTest {
 
     @Property(tries = 500)
     void noPlanBreaksARuleWhereCarsAreParked(@ForAll @LongRange(min = 0) long seed) {
-        ShopSnapshot shop = RandomDates.withFindings(RandomDates.withParkedCars(seed, 6 + (int) (seed % 30)), seed);
+        ShopSnapshot shop = RandomDates.withOutings(
+                RandomDates.withFindings(RandomDates.withParkedCars(seed, 6 + (int) (seed % 30)), seed), seed);
         Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(60));
         assertThat(PlanAudit.violations(shop, plan)).isEmpty();
         ShopSnapshot back = shop.withTaken(plan)

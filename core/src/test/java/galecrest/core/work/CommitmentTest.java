@@ -84,7 +84,8 @@ class CommitmentTest {
                     before,
                     1,
                     Set.of(),
-                    Optional.of(outwork));
+                    Optional.of(outwork),
+                    Optional.empty());
             List<Work> needed = shop.works().stream().filter(slot::needs).toList();
             assertThat(needed).extracting(Work::id).containsExactlyElementsOf(before);
             assertThat(shop.works()).noneMatch(slot::desires);

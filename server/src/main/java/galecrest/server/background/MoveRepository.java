@@ -66,7 +66,8 @@ class MoveRepository {
         for (int i = 0; i < before.commitments().size(); i++) {
             var commitment = after.commitments().get(i);
             if (!commitment.equals(before.commitments().get(i))) {
-                db.sql("update commitment set due = :due where id = :id")
+                db.sql(
+                                "update commitment set due = :due, back_at = back_at + (cast(:due as timestamptz) - due) where id = :id")
                         .param("due", Timestamp.from(commitment.due()))
                         .param("id", commitment.id().value())
                         .update();

@@ -88,6 +88,7 @@ public record Board(
             @Nullable Instant parkedUntil,
             @Nullable String stationId,
             @Nullable String awayWorkId,
+            @Nullable String awayAt,
             List<String> doing,
             @Nullable String next,
             @Nullable Held held,
@@ -143,6 +144,7 @@ public record Board(
             @Nullable String roundId,
             @Nullable String dateId,
             boolean afterDates,
+            @Nullable String thereId,
             Gate gate,
             boolean essential,
             Status status,
@@ -278,7 +280,11 @@ public record Board(
             List<String> chain,
             List<String> missing,
             String sentence,
-            @Nullable String slotOf) {}
+            @Nullable String slotOf,
+            @Nullable OutingView outing) {}
+
+    /** What a date takes away from the shop until all are back: people and stations by their ids. */
+    public record OutingView(Instant back, List<String> crew, List<String> takes) {}
 
     public record SkillView(String skill, Level level) {}
 

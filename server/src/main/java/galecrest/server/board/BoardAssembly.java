@@ -6,7 +6,9 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.shop.StationId;
 import galecrest.core.work.Job;
+import galecrest.core.work.Outing;
 import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.plan.PlanService;
@@ -145,6 +147,13 @@ final class BoardAssembly {
                 .toList();
     }
 
+    private static Board.OutingView outing(Outing outing) {
+        return new Board.OutingView(
+                outing.back(),
+                outing.crew().stream().map(PersonId::value).sorted().toList(),
+                outing.takes().stream().map(StationId::value).sorted().toList());
+    }
+
     private List<Board.CommitmentView> commitments() {
         Map<String, Integer> versions = record.versions("commitment");
         List<Board.CommitmentView> views = new ArrayList<>();
@@ -165,7 +174,8 @@ final class BoardAssembly {
                     outlook.chain().stream().map(WorkId::value).toList(),
                     outlook.missing().stream().map(WorkId::value).toList(),
                     words.chain(commitment, outlook, placed),
-                    commitment.slotOf().map(WorkId::value).orElse(null)));
+                    commitment.slotOf().map(WorkId::value).orElse(null),
+                    commitment.outing().map(BoardAssembly::outing).orElse(null)));
         }
         return views;
     }

@@ -33,7 +33,7 @@ class BoardRepository {
     Map<String, WorkRow> works() {
         return byId(
                 db.sql("""
-                                select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.not_before, w.note, w.version,
+                                select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.there_id, w.not_before, w.note, w.version,
                                     coalesce(j.finding, false) as finding
                                 from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
@@ -42,6 +42,7 @@ class BoardRepository {
                                 row.getString("round_id"),
                                 row.getString("date_id"),
                                 row.getBoolean("after_dates"),
+                                row.getString("there_id"),
                                 SqlTime.instant(row, "not_before"),
                                 row.getString("note"),
                                 row.getInt("version"),

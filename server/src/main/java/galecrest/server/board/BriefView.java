@@ -36,7 +36,7 @@ final class BriefView {
                 .toList();
         List<String> away = shop.people().stream()
                 .filter(p -> p.changes().stream()
-                        .anyMatch(c -> c.kind() == ShiftChange.Kind.LEAVE
+                        .anyMatch(c -> c.kind().takes()
                                 && !c.to().isBefore(today)
                                 && !c.from().isAfter(today.plusDays(7))))
                 .map(p -> p.name() + " " + awayWhen(p, today))
@@ -57,11 +57,16 @@ final class BriefView {
 
     private String awayWhen(Person person, LocalDate today) {
         var leave = person.changes().stream()
-                .filter(c -> c.kind() == ShiftChange.Kind.LEAVE && !c.to().isBefore(today))
+                .filter(c -> c.kind().takes() && !c.to().isBefore(today))
                 .min(Comparator.comparing(ShiftChange::from))
                 .orElseThrow();
         Instant from = leave.from().atStartOfDay(shop.zone()).toInstant();
-        Instant back = leave.to().plusDays(1).atStartOfDay(shop.zone()).toInstant();
+        LocalDate last = leave.to();
+        for (ShiftChange next : person.changes()) {
+            boolean goesOn = next.kind().takes() && !next.from().isAfter(last.plusDays(1));
+            last = goesOn && next.to().isAfter(last) ? next.to() : last;
+        }
+        Instant back = last.plusDays(1).atStartOfDay(shop.zone()).toInstant();
         return leave.from().isAfter(today)
                 ? words.day(from) + " to " + words.day(back.minusSeconds(60))
                 : "until " + words.day(back.minusSeconds(60));

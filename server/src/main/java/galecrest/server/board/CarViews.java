@@ -6,6 +6,7 @@ import galecrest.core.insight.CarStatus;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.WorkId;
 import java.util.ArrayList;
 import java.util.List;
@@ -64,6 +65,7 @@ final class CarViews {
                             .orElse(null),
                     report.station().map(s -> s.value()).orElse(null),
                     report.away().map(WorkId::value).orElse(null),
+                    report.atDate().map(CommitmentId::value).orElse(null),
                     report.doing().stream().map(WorkId::value).toList(),
                     report.next().map(WorkId::value).orElse(null),
                     report.held().map(this::held).orElse(null),

@@ -1,16 +1,22 @@
 package galecrest.server.board;
 
 import galecrest.core.insight.Load;
+import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
+import galecrest.core.people.ShiftChange;
 import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
 import galecrest.core.vendor.VendorRecord;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** People, stations and vendors as a board shows them. */
 final class ResourceViews {
@@ -38,13 +44,33 @@ final class ResourceViews {
                                 .sorted(Comparator.comparing(Board.SkillView::skill))
                                 .toList(),
                         hours(p.shifts()),
-                        changes.getOrDefault(p.id().value(), List.of()),
+                        Stream.concat(changes.getOrDefault(p.id().value(), List.of()).stream(), away(p))
+                                .toList(),
                         p.costPerHour(),
                         WorkedTime.of(p, shop.now(), shop.now().plusSeconds(300), shop.zone())
                                         .value()
                                 > 0,
                         versions.getOrDefault(p.id().value(), 0)))
                 .toList();
+    }
+
+    /** Who goes along to a date is away, which is nowhere entered and has no id. */
+    private Stream<Board.ShiftChangeView> away(Person person) {
+        return shop.commitments().stream()
+                .filter(c ->
+                        c.away().isPresent() && c.outing().orElseThrow().crew().contains(person.id()))
+                .map(c -> new Board.ShiftChangeView(
+                        "",
+                        ShiftChange.Kind.AWAY,
+                        day(c.due()),
+                        day(c.away().orElseThrow().to()),
+                        LocalTime.MIDNIGHT,
+                        LocalTime.MIDNIGHT,
+                        "at " + c.name()));
+    }
+
+    private LocalDate day(Instant at) {
+        return at.atZone(shop.zone()).toLocalDate();
     }
 
     private static List<Board.HoursView> hours(List<Shift> shifts) {

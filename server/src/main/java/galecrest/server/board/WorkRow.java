@@ -9,6 +9,7 @@ record WorkRow(
         @Nullable String round,
         @Nullable String date,
         boolean afterDates,
+        @Nullable String there,
         @Nullable Instant notBefore,
         String note,
         int version,

@@ -56,6 +56,7 @@ final class WorkViews {
                 row.round(),
                 row.date(),
                 row.afterDates(),
+                row.there(),
                 work.gate(),
                 work.essential(),
                 work.status(),

@@ -105,7 +105,7 @@ class BuildRepository {
     }
 
     void moveDate(String id, Instant due) {
-        db.sql("update commitment set due = :due where id = :id")
+        db.sql("update commitment set due = :due, back_at = back_at + (cast(:due as timestamptz) - due) where id = :id")
                 .param("id", id)
                 .param("due", Timestamp.from(due))
                 .update();
@@ -135,7 +135,8 @@ class BuildRepository {
     boolean updateCommitment(String id, CommitmentRequest form) {
         return db.sql("""
                                 update commitment
-                                set name = :name, kind = :kind, due = :due, gate = :gate, weight = :weight
+                                set name = :name, kind = :kind, due = :due, back_at = back_at + (cast(:due as timestamptz) - due), gate = :gate,
+                                    weight = :weight
                                 where id = :id and version = :version""")
                         .param("id", id)
                         .param("name", form.name().strip())

@@ -21,12 +21,19 @@ import org.springframework.stereotype.Service;
 public class BuildService {
     private final BuildRepository builds;
     private final FittedForNowRepository fittedForNow;
+    private final OutingRepository outings;
     private final Journal journal;
     private final Clock clock;
 
-    BuildService(BuildRepository builds, FittedForNowRepository fittedForNow, Journal journal, Clock clock) {
+    BuildService(
+            BuildRepository builds,
+            FittedForNowRepository fittedForNow,
+            OutingRepository outings,
+            Journal journal,
+            Clock clock) {
         this.builds = builds;
         this.fittedForNow = fittedForNow;
+        this.outings = outings;
         this.journal = journal;
         this.clock = clock;
     }
@@ -116,7 +123,10 @@ public class BuildService {
         check(form);
         String id = NewId.next();
         String build = builds.name(form.buildId()).orElseThrow(() -> new NotFoundException("build"));
-        journal.change("promised " + form.name() + " for " + build, () -> builds.insertCommitment(id, form));
+        journal.change("promised " + form.name() + " for " + build, () -> {
+            builds.insertCommitment(id, form);
+            goAlong(id, form);
+        });
         return id;
     }
 
@@ -127,6 +137,7 @@ public class BuildService {
             if (!builds.updateCommitment(id, form)) {
                 throw new ConflictException("Somebody else changed or removed this date meanwhile.", 0, List.of());
             }
+            goAlong(id, form);
         });
     }
 
@@ -139,7 +150,25 @@ public class BuildService {
         });
     }
 
+    /** Nobody and nothing goes along to two places at once. */
+    private void goAlong(String id, CommitmentRequest form) {
+        OutingRequest outing = form.outing();
+        if (outing != null) {
+            if (!outing.back().isAfter(form.due())) {
+                throw new ValidationException("back", "The car comes back after it leaves.");
+            }
+            outings.personElsewhere(id, form.due(), outing).ifPresent(said -> {
+                throw new ValidationException("crew", said + ".");
+            });
+            outings.stationElsewhere(id, form.due(), outing).ifPresent(said -> {
+                throw new ValidationException("takes", said + ".");
+            });
+        }
+        outings.keep(id, outing);
+    }
+
     private void check(CommitmentRequest form) {
+
         if (form.due().isBefore(clock.instant())) {
             throw new ValidationException("due", "The date has passed already; a promise lies ahead.");
         }

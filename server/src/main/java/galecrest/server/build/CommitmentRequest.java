@@ -6,6 +6,7 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotBlank;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 public record CommitmentRequest(
         String buildId,
@@ -20,6 +21,7 @@ public record CommitmentRequest(
         @DecimalMin(value = "0", inclusive = false, message = WEIGHT) @DecimalMax(value = "100", message = WEIGHT)
         double weight,
 
-        int version) {
+        int version,
+        @Nullable OutingRequest outing) {
     private static final String WEIGHT = "The weight is more than 0 and at most 100.";
 }

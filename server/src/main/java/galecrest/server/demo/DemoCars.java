@@ -116,7 +116,8 @@ final class DemoCars {
                 DemoShop.at(shop.workday(6), 10),
                 60);
         record.needs(rods, works.get(17));
-        shop.date(car, "Test at Fennmark", Kind.PROMISE, DemoShop.at(shop.saturday(4), 9), Gate.TEST, 1);
+        String test = shop.date(car, "Test at Fennmark", Kind.PROMISE, DemoShop.at(shop.saturday(4), 9), Gate.TEST, 1);
+        record.outing(test, DemoShop.at(shop.saturday(4), 20), "bo", "trailer");
         shop.date(car, "Stages of the Lower Fells", Kind.EVENT, DemoShop.at(shop.saturday(6), 7), Gate.EVENT, 2);
         record.call(car, "Petra Vance-Holm", "seat height, harness colour", shop.at(0, 16));
     }

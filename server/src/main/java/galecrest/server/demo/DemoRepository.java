@@ -128,6 +128,22 @@ class DemoRepository {
         return id;
     }
 
+    /** The car is away for the date until then, with somebody and a station. */
+    void outing(String commitment, Instant back, String person, String station) {
+        db.sql("update commitment set back_at = :back where id = :id")
+                .param("id", commitment)
+                .param("back", Timestamp.from(back))
+                .update();
+        db.sql("insert into outing_person values (:id, :person)")
+                .param("id", commitment)
+                .param("person", person)
+                .update();
+        db.sql("insert into outing_station values (:id, :station)")
+                .param("id", commitment)
+                .param("station", station)
+                .update();
+    }
+
     /** Only this work (and what else is named) is due. */
     void due(String commitment, String work) {
         db.sql("insert into commitment_work values (:commitment, :work)")

@@ -113,7 +113,8 @@ class DemoShop implements SmartInitializingSingleton {
             {"bay-2", "Bay 2", "bay"},
             {"flat", "Flat patch", "flat patch"},
             {"engines", "Engine room", "engine room"},
-            {"wash", "Wash", "wash"}
+            {"wash", "Wash", "wash"},
+            {"trailer", "Trailer", "trailer"}
         }) {
             record.station(station[0], station[1], station[2]);
         }

@@ -134,6 +134,8 @@ public final class CoreJson {
         @JsonSubTypes.Type(value = Because.Part.class, name = "part"),
         @JsonSubTypes.Type(value = Because.After.class, name = "after"),
         @JsonSubTypes.Type(value = Because.PersonBusy.class, name = "personBusy"),
+        @JsonSubTypes.Type(value = Because.AtDate.class, name = "atDate"),
+        @JsonSubTypes.Type(value = Because.DoneThere.class, name = "doneThere"),
         @JsonSubTypes.Type(value = Because.PersonAway.class, name = "personAway"),
         @JsonSubTypes.Type(value = Because.StationTaken.class, name = "stationTaken"),
         @JsonSubTypes.Type(value = Because.CarElsewhere.class, name = "carElsewhere"),

@@ -2,9 +2,12 @@ package galecrest.server.plan;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.Gate;
+import galecrest.core.people.PersonId;
+import galecrest.core.shop.StationId;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outing;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
@@ -13,12 +16,14 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -43,31 +48,34 @@ class DateSnapshotRepository {
      * Which date a piece of work is for, where that is said of it or of its round.
      *
      * @param after whether it is for after all dates
-     * @param notBefore when the date has passed that its round comes after
+     * @param there whether it is done at that date, and so for none up to it
+     * @param notBefore when the date has passed that its round comes after, and the car is back from it
      */
     private record Belonging(
             String work,
             @Nullable String date,
             boolean after,
+            boolean there,
             @Nullable Instant notBefore) {
         static Belonging of(ResultSet row) throws SQLException {
             return new Belonging(
                     row.getString("id"),
                     row.getString("date_id"),
                     row.getBoolean("after_dates"),
+                    row.getBoolean("there"),
                     SqlTime.instant(row, "not_before"));
         }
     }
 
     private List<Belonging> belongings() {
         return db.sql("""
-                        select w.id, coalesce(w.date_id, case when not w.after_dates then r.date_id end) as date_id,
-                            w.after_dates, a.due as not_before
+                        select w.id, coalesce(w.there_id, w.date_id, case when not w.after_dates then r.date_id end) as date_id,
+                            w.after_dates, w.there_id is not null as there, coalesce(a.back_at, a.due) as not_before
                         from work w
                         left join stage s on s.id = w.stage_id
                         left join round r on r.id = s.round_id
                         left join commitment a on a.id = r.after_id
-                        where w.status <> 'DONE' and (w.date_id is not null or w.after_dates or r.id is not null)
+                        where w.status <> 'DONE' and (w.date_id is not null or w.there_id is not null or w.after_dates or r.id is not null)
                         order by w.id""").query((row, n) -> Belonging.of(row)).list();
     }
 
@@ -105,9 +113,40 @@ class DateSnapshotRepository {
                         named.getOrDefault(row.getString("id"), Set.of()),
                         row.getDouble("weight")))
                 .list();
+        entered = withOutings(entered);
         List<Commitment> all = new ArrayList<>(leavingForLater(entered, works));
         all.addAll(slots(builds, works, links));
-        all.sort(java.util.Comparator.comparing(Commitment::due).thenComparing(Commitment::id));
+        all.sort(Comparator.comparing(Commitment::due).thenComparing(Commitment::id));
+        return all;
+    }
+
+    private List<Commitment> withOutings(List<Commitment> dates) {
+        Map<String, Instant> back = new HashMap<>();
+        db.sql("select id, back_at from commitment where back_at is not null").query(row -> {
+            back.put(row.getString("id"), row.getTimestamp("back_at").toInstant());
+        });
+        if (back.isEmpty()) {
+            return dates;
+        }
+        Map<String, Set<PersonId>> crews = along("select commitment_id, person_id from outing_person", PersonId::new);
+        Map<String, Set<StationId>> taken =
+                along("select commitment_id, station_id from outing_station", StationId::new);
+        Map<String, Set<WorkId>> there = along("select there_id, id from work where there_id is not null", WorkId::new);
+        return dates.stream()
+                .map(c -> c.taking(Optional.ofNullable(back.get(c.id().value()))
+                        .map(at -> new Outing(
+                                at,
+                                crews.getOrDefault(c.id().value(), Set.of()),
+                                taken.getOrDefault(c.id().value(), Set.of()),
+                                there.getOrDefault(c.id().value(), Set.of())))))
+                .toList();
+    }
+
+    private <T> Map<String, Set<T>> along(String sql, Function<String, T> id) {
+        Map<String, Set<T>> all = new HashMap<>();
+        db.sql(sql).query(row -> {
+            all.computeIfAbsent(row.getString(1), k -> new HashSet<>()).add(id.apply(row.getString(2)));
+        });
         return all;
     }
 
@@ -125,7 +164,7 @@ class DateSnapshotRepository {
                             .filter(b -> byId.containsKey(b.work())
                                     && byId.get(b.work()).build().equals(date.build()))
                             .filter(b -> b.after()
-                                    || !date.id().value().equals(b.date())
+                                    || (b.there() || !date.id().value().equals(b.date()))
                                             && !date.due().isAfter(due.getOrDefault(b.date(), Instant.MIN)))
                             .map(b -> new WorkId(b.work()))
                             .collect(Collectors.toSet());
@@ -155,7 +194,8 @@ class DateSnapshotRepository {
                                 .collect(Collectors.toSet()),
                         weights.getOrDefault(o.build(), 1.0),
                         Set.of(),
-                        Optional.of(o.id())))
+                        Optional.of(o.id()),
+                        Optional.empty()))
                 .toList();
     }
 }

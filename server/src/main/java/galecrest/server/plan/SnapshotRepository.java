@@ -70,20 +70,21 @@ public class SnapshotRepository {
         List<Build> builds = order.builds();
         List<Link> links = order.links();
         return new ShopSnapshot(
-                shop.zone(),
-                now,
-                people,
-                resources.stations(),
-                resources.vendors(),
-                builds,
-                works,
-                links,
-                order.parts(),
-                dates.commitments(builds, works, links),
-                order.pins(),
-                shop.rules(),
-                published.last().map(PublishedRepository.Told::plan),
-                published.taken());
+                        shop.zone(),
+                        now,
+                        people,
+                        resources.stations(),
+                        resources.vendors(),
+                        builds,
+                        works,
+                        links,
+                        order.parts(),
+                        dates.commitments(builds, works, links),
+                        order.pins(),
+                        shop.rules(),
+                        published.last().map(PublishedRepository.Told::plan),
+                        published.taken())
+                .withCrewsAway();
     }
 
     /** A started job without what has been worked on it since it was started. */

@@ -8,7 +8,9 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.sheet.CaptureService;
 import galecrest.server.sheet.JobSheetService;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -19,17 +21,21 @@ import org.springframework.stereotype.Service;
 class RoundService {
     private final RoundRepository rounds;
     private final JobSheetService sheets;
+    private final CaptureService captured;
     private final Journal journal;
 
-    RoundService(RoundRepository rounds, JobSheetService sheets, Journal journal) {
+    RoundService(RoundRepository rounds, JobSheetService sheets, CaptureService captured, Journal journal) {
         this.rounds = rounds;
         this.sheets = sheets;
+        this.captured = captured;
         this.journal = journal;
     }
 
     @LeadOrManager
     String add(String build, RoundRequest form) {
-        List<JobSheet.Line> lines = form.template() == null ? List.of() : sheets.template(form.template());
+        List<JobSheet.Line> lines =
+                new ArrayList<>(form.template() == null ? List.of() : sheets.template(form.template()));
+        lines.addAll(captured.lines(form.lines() == null ? List.of() : form.lines()));
         String id = NewId.next();
         journal.judge(() -> {
             String car = rounds.car(build).orElseThrow(() -> new NotFoundException("build"));

@@ -5,12 +5,15 @@ import galecrest.core.build.Zone;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.sheet.CaptureLine;
+import galecrest.core.sheet.JobSheet;
 import galecrest.core.sheet.JobSpec;
+import galecrest.core.shop.Problem;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Work;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
 import galecrest.server.build.BuildService;
 import galecrest.server.journal.Journal;
@@ -20,6 +23,7 @@ import galecrest.server.work.HoldRequest;
 import galecrest.server.work.JobRequest;
 import galecrest.server.work.ProgressService;
 import galecrest.server.work.WorkService;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +32,7 @@ import org.springframework.stereotype.Service;
 
 /** Turns the capture line into the right thing; what a hand adds is a finding. */
 @Service
-class CaptureService {
+public class CaptureService {
     /** The skill of a captured job that names none, where the shop has it. */
     private static final String USUAL_SKILL = "fit";
 
@@ -76,9 +80,36 @@ class CaptureService {
         return new CapturedResponse((finding ? "Finding: " : "Job: ") + job.name() + "." + time, id);
     }
 
+    /** What a car came back with as lines of a sheet, each a job as on the capture line; blank ones are passed over. */
+    @LeadOrManager
+    public List<JobSheet.Line> lines(List<String> texts) {
+        List<JobSheet.Line> lines = new ArrayList<>();
+        for (int i = 0; i < texts.size(); i++) {
+            if (texts.get(i).isBlank()) {
+                continue;
+            }
+            CaptureLine.Captured captured = CaptureLine.read(texts.get(i));
+            if (!(captured instanceof CaptureLine.NewJob job)) {
+                String why = captured instanceof CaptureLine.NotUnderstood not ? not.why() : "That is no job.";
+                throw new ValidationException("lines", "Line " + (i + 1) + ": " + why);
+            }
+            JobSpec spec = spec(job);
+            int line = i + 1;
+            ValidationException.throwIfAny(spec.problems().stream()
+                    .map(p -> new Problem("lines", "Line " + line + ": " + p.message()))
+                    .toList());
+            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of()));
+        }
+        return lines;
+    }
+
     private JobRequest form(String build, CaptureLine.NewJob job, boolean finding) {
+        return new JobRequest(build, finding ? "Findings" : null, spec(job), null, "", List.of(), 0);
+    }
+
+    private JobSpec spec(CaptureLine.NewJob job) {
         int likely = job.minutes();
-        JobSpec spec = new JobSpec(
+        return new JobSpec(
                 job.name(),
                 job.zone().orElse(Zone.ENGINE_BAY),
                 true,
@@ -95,7 +126,6 @@ class CaptureService {
                 true,
                 0,
                 0);
-        return new JobRequest(build, finding ? "Findings" : null, spec, null, "", List.of(), 0);
     }
 
     /** Fitting where somebody can; else the skill that most people have. */

@@ -122,8 +122,8 @@ public class JobSheetService {
             String id = builds.add(form.build());
             insert(id, null, lines);
             if (dated && form.dateDue() != null && form.dateName() != null && form.dateKind() != null) {
-                builds.addCommitment(
-                        new CommitmentRequest(id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0));
+                builds.addCommitment(new CommitmentRequest(
+                        id, form.dateName(), form.dateKind(), form.dateDue(), Gate.EVENT, 1, 0, null));
             }
             return id;
         });
@@ -141,8 +141,8 @@ public class JobSheetService {
             return journal.change("tried a new build", () -> {
                 String build = builds.add(new BuildRequest("", "new build", Body.SALOON, "", "", 1, 2, 2, 2, 2, 2, 0));
                 insert(build, null, lines);
-                String end = builds.addCommitment(
-                        new CommitmentRequest(build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0));
+                String end = builds.addCommitment(new CommitmentRequest(
+                        build, "ready", Commitment.Kind.PROMISE, longAway, Gate.EVENT, 1, 0, null));
                 return new Tried(plans.shopWithinChange(), new CommitmentId(end));
             });
         });

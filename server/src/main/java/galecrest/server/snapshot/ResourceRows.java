@@ -1,6 +1,7 @@
 package galecrest.server.snapshot;
 
 import galecrest.core.people.Person;
+import galecrest.core.people.ShiftChange;
 import galecrest.core.shop.Station;
 import galecrest.core.vendor.Offer;
 import galecrest.core.vendor.Vendor;
@@ -36,7 +37,9 @@ final class ResourceRows {
                         s.day().getValue(),
                         DayMinutes.start(s.start()),
                         DayMinutes.end(s.end())));
-        person.changes()
+        // Who is away with a car follows from its date.
+        person.changes().stream()
+                .filter(c -> c.kind() != ShiftChange.Kind.AWAY)
                 .forEach(c -> rows.insert(
                         "insert into shift_change values (?, ?, ?, ?, ?, ?, ?, ?)",
                         NewId.next(),

@@ -8,6 +8,7 @@ import galecrest.core.work.Findings;
 import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outing;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Pin;
 import galecrest.core.work.RunningIn;
@@ -18,6 +19,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Writes builds and what is to be done on them. */
 final class WorkRows {
@@ -187,6 +189,14 @@ final class WorkRows {
         for (WorkId work : c.works()) {
             rows.insert("insert into commitment_work values (?, ?)", c.id().value(), work.value());
         }
+        c.outing().ifPresent(outing -> outing(c, outing));
+    }
+
+    private void outing(Commitment c, Outing outing) {
+        String id = c.id().value();
+        rows.insert("update commitment set back_at = ? where id = ?", SqlTime.of(outing.back()), id);
+        outing.crew().forEach(p -> rows.insert("insert into outing_person values (?, ?)", id, p.value()));
+        outing.takes().forEach(s -> rows.insert("insert into outing_station values (?, ?)", id, s.value()));
     }
 
     /** Which date a piece of work is for: the first of its car that does not leave it for later; or for after all of them. */
@@ -195,6 +205,7 @@ final class WorkRows {
         shop.works().forEach(w -> works.put(w.id(), w));
         shop.commitments().stream()
                 .flatMap(c -> c.leftForLater().stream())
+                .filter(work -> shop.commitments().stream().noneMatch(c -> c.there(works.get(work))))
                 .distinct()
                 .sorted()
                 .forEach(work -> {
@@ -209,6 +220,11 @@ final class WorkRows {
                             its.isEmpty(),
                             work.value());
                 });
+        shop.commitments().forEach(c -> c.outing()
+                .map(Outing::there)
+                .orElse(Set.of())
+                .forEach(work ->
+                        rows.insert("update work set there_id = ? where id = ?", c.id().value(), work.value())));
     }
 
     void pin(Pin pin) {

@@ -84,14 +84,15 @@ public class WorkService {
     void belongTo(String id, WorkDateRequest form) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
+            if (form.thereId() != null) {
+                return doneThere(id, head, form.thereId());
+            }
             if (form.dateId() == null) {
                 dates.belongTo(id, null, form.afterDates());
                 return head.name()
                         + (form.afterDates() ? " is for after all dates" : " is for the next date that needs it");
             }
-            WorkDateRepository.DateOfCar date = dates.date(form.dateId())
-                    .filter(d -> d.buildId().equals(head.buildId()))
-                    .orElseThrow(() -> new ValidationException("dateId", "That is no date of this car."));
+            WorkDateRepository.DateOfCar date = dateOfCar(head, form.dateId());
             if (!head.gate().upTo(date.gate())) {
                 throw new ValidationException(
                         "dateId",
@@ -100,6 +101,24 @@ public class WorkService {
             dates.belongTo(id, form.dateId(), false);
             return head.name() + " is for " + date.name();
         });
+    }
+
+    private String doneThere(String id, WorkSummary head, String dateId) {
+        WorkDateRepository.DateOfCar date = dateOfCar(head, dateId);
+        if (!date.away()) {
+            throw new ValidationException("dateId", "The car does not leave for " + date.name() + ".");
+        }
+        if (!head.kind().equals("JOB")) {
+            throw new ValidationException("dateId", "Only a job can be done there.");
+        }
+        dates.doneThere(id, dateId);
+        return head.name() + " is done at " + date.name();
+    }
+
+    private WorkDateRepository.DateOfCar dateOfCar(WorkSummary head, String dateId) {
+        return dates.date(dateId)
+                .filter(d -> d.buildId().equals(head.buildId()))
+                .orElseThrow(() -> new ValidationException("dateId", "That is no date of this car."));
     }
 
     @LeadOrManager

@@ -212,7 +212,7 @@ public final class Calendars {
         List<Span> spans = new ArrayList<>();
         for (ShiftChange change : person.changes()) {
             for (LocalDate day = change.from();
-                    change.kind() == ShiftChange.Kind.LEAVE && !day.isAfter(change.to());
+                    change.kind().takes() && !day.isAfter(change.to());
                     day = day.plusDays(1)) {
                 Shift.on(day, change.start(), change.end(), grid.zone()).ifPresent(spans::add);
             }

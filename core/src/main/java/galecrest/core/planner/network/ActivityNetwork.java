@@ -62,6 +62,9 @@ public final class ActivityNetwork {
     /** Of each commitment, the slot by which it must be ready: a promise keeps time for what may still be found. */
     public final int[] due;
 
+    /** Of each node, the number of the commitment at which it is done, away from the shop; −1 for none. */
+    public final int[] there;
+
     public int risks;
     private final int[] inOrder;
     private final Map<PersonId, Integer> people;
@@ -107,6 +110,13 @@ public final class ActivityNetwork {
         }
         ReleaseDates outside = new ReleaseDates(shop, grid, calendars);
         works.forEach(w -> bounds.add(outside.of(w)));
+        there = works.stream().mapToInt(this::doneAt).toArray();
+        for (int node = 0; node < there.length; node++) {
+            if (there[node] >= 0) {
+                Commitment date = shop.commitments().get(there[node]);
+                bounds.get(node).add(new Bound(grid.atOrBefore(date.due()), new Because.DoneThere(date.id())));
+            }
+        }
         for (int i = 0; i < shop.links().size(); i++) {
             link(shop.links().get(i), ends.from()[i], ends.to()[i], outside);
         }
@@ -123,6 +133,19 @@ public final class ActivityNetwork {
                     .sum();
             due[c] = calendars.leaving(TimeGrid.slotsFor(allowed), grid.atOrBefore(commitment.due()));
         }
+    }
+
+    /** The date that has the work done where the car then is; once it is back, what is left is done in the shop. */
+    private int doneAt(Work work) {
+        for (int c = 0; c < shop.commitments().size(); c++) {
+            Commitment date = shop.commitments().get(c);
+            if (date.there(work)
+                    && date.away().isPresent()
+                    && grid.atOrAfter(date.away().get().to()) > 0) {
+                return c;
+            }
+        }
+        return -1;
     }
 
     private static <T, I> Map<I, Integer> numbered(List<T> things, Function<T, I> id) {

@@ -22,6 +22,7 @@ public sealed interface Activity {
      * @param exactly the pin to an exact start, with its slot
      * @param told when, where and by whom people have been told it is done
      * @param never why it cannot be done at all
+     * @param carAway pairs of slots from and to which the car is away without it
      */
     record JobActivity(
             int build,
@@ -39,7 +40,8 @@ public sealed interface Activity {
             int[] listedStations,
             @Nullable Exactly exactly,
             @Nullable Told told,
-            @Nullable String never)
+            @Nullable String never,
+            int[] carAway)
             implements Activity {
         /** The same job bound to no instant. */
         public JobActivity free() {
@@ -59,7 +61,8 @@ public sealed interface Activity {
                     listedStations,
                     null,
                     null,
-                    never);
+                    never,
+                    carAway);
         }
 
         /** How it claims its car while it is worked on, see {@link CarClaim}. */
@@ -74,6 +77,7 @@ public sealed interface Activity {
      * @param slotLeaves when it leaves for its booked slot; −1 without one
      * @param slotBack when it is back from the slot
      * @param awaySince when it left; only counts where {@code away}
+     * @param carAway pairs of slots from and to which the car is away elsewhere
      */
     record TripActivity(
             int build,
@@ -87,7 +91,8 @@ public sealed interface Activity {
             boolean away,
             int awaySince,
             @Nullable Exactly exactly,
-            String vendorName)
+            String vendorName,
+            int[] carAway)
             implements Activity {
         /** The same that does not come to the time it was booked for. */
         public TripActivity queueing() {
@@ -103,7 +108,8 @@ public sealed interface Activity {
                     away,
                     awaySince,
                     exactly,
-                    vendorName);
+                    vendorName,
+                    carAway);
         }
     }
 
@@ -111,6 +117,7 @@ public sealed interface Activity {
      * Running-in: so many drives, one a day, each of {@code length} slots, by one of the drivers (pools of one).
      *
      * @param told the drives that people were told, by the first driver; empty where they were not told just so
+     * @param carAway pairs of slots from and to which the car is away elsewhere
      */
     record DriveActivity(
             int build,
@@ -119,14 +126,29 @@ public sealed interface Activity {
             int[] drivers,
             int[] told,
             @Nullable Exactly exactly,
-            String skill) implements Activity {
+            String skill,
+            int[] carAway)
+            implements Activity {
         /** The same by one driver, who keeps to these drives where that can be. */
         public DriveActivity asPlanned(int driver, int[] planned) {
-            return new DriveActivity(build, drives, length, new int[] {driver}, planned, null, skill);
+            return new DriveActivity(build, drives, length, new int[] {driver}, planned, null, skill, carAway);
         }
     }
 
-    /** Something of a fixed length that at most claims its car; what the mirrored network makes of other work. */
+    /** Where of the pairs of slots one lies within a stretch, its end; −1 for none. */
+    static int back(int[] carAway, int from, int to) {
+        for (int i = 0; i < carAway.length; i += 2) {
+            if (from < carAway[i + 1] && carAway[i] < to) {
+                return carAway[i + 1];
+            }
+        }
+        return -1;
+    }
+
+    /**
+     * Something of a fixed length that at most claims its car: work done while the car is away, and what the mirrored
+     * network makes of other work.
+     */
     record BlockActivity(int build, int length, boolean claims) implements Activity {}
 
     /** A pin to an exact start. */

@@ -8,6 +8,7 @@ import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.shop.Station;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.VendorId;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
@@ -32,6 +33,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Prepares the open work of a network for placing: who could do it where, by skills, stations and pins. */
 public final class ActivityFactory {
+    private static final int[] NOWHERE = {};
+
     private final ActivityNetwork network;
     private final ResourcePools pools;
     private final CrewModes crews;
@@ -62,12 +65,46 @@ public final class ActivityFactory {
     Activity of(int node) {
         Work work = network.works.get(node);
         List<Pin> pins = network.pins.get(node);
-        if (work instanceof Job job) {
+        if (network.there[node] >= 0) {
+            return there(node, pins);
+        } else if (work instanceof Job job) {
             return job(job, pins);
         } else if (work instanceof Outwork outwork) {
             return trip(outwork, pins);
         }
         return drive((RunningIn) work, pins);
+    }
+
+    /** Work that is done while the car is away takes that time, and nothing of the shop. */
+    private Activity there(int node, List<Pin> pins) {
+        Commitment date = network.shop.commitments().get(network.there[node]);
+        pins.stream()
+                .filter(p -> !(p instanceof Pin.NotBefore))
+                .forEach(p -> brokenPins.put(p.id(), "it is done at " + date.name() + "."));
+        int leaves = Math.max(0, network.grid.atOrBefore(date.due()));
+        int back = network.grid.atOrAfter(date.away().orElseThrow().to());
+        return new Activity.BlockActivity(network.buildOf(date.build()), Math.max(1, back - leaves), false);
+    }
+
+    /** The slots, in pairs, in which the car is away at dates that this work is not for. */
+    private int[] carAway(Work work) {
+        List<Integer> away = new ArrayList<>();
+        for (Commitment date : network.shop.commitments()) {
+            if (date.away().isPresent() && date.build().equals(work.build()) && !isForDateUpTo(date, work)) {
+                int back = network.grid.atOrAfter(date.away().get().to());
+                if (back > 0) {
+                    away.add(Math.max(0, network.grid.atOrBefore(date.due())));
+                    away.add(back);
+                }
+            }
+        }
+        return away.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /** What a date or one before it needs is done before the car leaves: where it is late, the car leaves late. */
+    private boolean isForDateUpTo(Commitment date, Work work) {
+        return network.shop.commitments().stream()
+                .anyMatch(c -> c.build().equals(date.build()) && !c.due().isAfter(date.due()) && c.needs(work));
     }
 
     private Activity job(Job job, List<Pin> pins) {
@@ -129,7 +166,8 @@ public final class ActivityFactory {
                 listedStations,
                 exactly,
                 exactly == null ? told : null,
-                never.orElse(null));
+                never.orElse(null),
+                job.onCar() ? carAway(job) : NOWHERE);
     }
 
     /** The pin to an exact start; of two that differ the earlier one is broken. */
@@ -302,7 +340,8 @@ public final class ActivityFactory {
                 work.away().isPresent(),
                 work.away().map(a -> grid.atOrBefore(a.since())).orElse(0),
                 exactly,
-                network.shop.vendors().get(vendors.get(work.vendor())).name());
+                network.shop.vendors().get(vendors.get(work.vendor())).name(),
+                work.wholeCar() ? carAway(work) : NOWHERE);
     }
 
     private Activity drive(RunningIn work, List<Pin> pins) {
@@ -337,7 +376,8 @@ public final class ActivityFactory {
                         .toArray(),
                 toldDrives(work),
                 exactly,
-                work.driver().skill());
+                work.driver().skill(),
+                carAway(work));
     }
 
     /** The drives that people were told, where all are still to come. */

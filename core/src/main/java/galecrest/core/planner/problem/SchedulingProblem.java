@@ -6,6 +6,7 @@ import galecrest.core.planner.calendar.WorkingWindows;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.network.ReleaseDates;
 import galecrest.core.planner.sgs.BackwardPass;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Status;
@@ -68,6 +69,9 @@ public final class SchedulingProblem {
     /** Claims of what is done and still cures: build, hold, zone, to, number of the work. */
     public final int[][] stillCuring;
 
+    /** Stays of stations that go along to a date: station, from, to, build, number of the commitment. */
+    public final int[][] takenAlong;
+
     /** Prepares the problem of a network: modes, pools, ranks and what people were told. */
     public SchedulingProblem(ActivityNetwork network) {
         this(network, new ResourcePools(network.shop, network.calendars));
@@ -103,9 +107,8 @@ public final class SchedulingProblem {
         for (int node = 0; node < size; node++) {
             bound(node);
             var piece = network.works.get(node);
-            if (piece instanceof Job job) {
-                Activity.JobActivity activity = (Activity.JobActivity) activities[node];
-                work[node] = ActivityNetwork.slots(job);
+            if (activities[node] instanceof Activity.JobActivity activity) {
+                work[node] = ActivityNetwork.slots((Job) piece);
                 crews[node] = activity.crews();
                 stations[node] = activity.stations();
                 listedCrews[node] = activity.listedCrews();
@@ -119,6 +122,7 @@ public final class SchedulingProblem {
         planned = work.clone();
         rank = ranks();
         stillCuring = curing();
+        takenAlong = takenAlong();
     }
 
     /** The mirrored model, or a copy whose figures may be changed; see {@link BackwardPass} and the simulation. */
@@ -160,6 +164,7 @@ public final class SchedulingProblem {
         listedStations = mirror ? of.listedStations : of.listedStations.clone();
         brokenPins = of.brokenPins;
         stillCuring = mirror ? new int[0][] : of.stillCuring;
+        takenAlong = mirror ? new int[0][] : of.takenAlong;
     }
 
     /** A copy, perhaps with other tasks, whose figures may be changed without touching this one's. */
@@ -201,6 +206,21 @@ public final class SchedulingProblem {
                     : network.works.get(node).status() == Status.STARTED ? 1 : fixed || leads ? 2 : 3;
         }
         return ranks;
+    }
+
+    private int[][] takenAlong() {
+        java.util.List<int[]> stays = new java.util.ArrayList<>();
+        for (int c = 0; c < network.shop.commitments().size(); c++) {
+            Commitment date = network.shop.commitments().get(c);
+            if (date.away().isPresent() && grid.atOrAfter(date.away().get().to()) > 0) {
+                int from = Math.max(0, grid.atOrBefore(date.due()));
+                int to = grid.atOrAfter(date.away().get().to());
+                for (var station : date.outing().orElseThrow().takes()) {
+                    stays.add(new int[] {network.station(station), from, to, network.buildOf(date.build()), c});
+                }
+            }
+        }
+        return stays.toArray(int[][]::new);
     }
 
     private int[][] curing() {

@@ -16,6 +16,7 @@ import galecrest.core.work.PinId;
 import galecrest.core.work.Work;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 
 /** Makes a {@link Because} of the numbers that a schedule keeps of what bound a start. */
 public final class ReasonBuilder {
@@ -47,6 +48,7 @@ public final class ReasonBuilder {
                         work(cause).id(),
                         until);
             case CAR_CLAIMED -> claimed(node, cause, until);
+            case AT_DATE -> atDate(node, cause, until);
             case CURES_INTO -> new Because.CuresInto(work(cause).id(), until);
             case VENDOR_SHUT ->
                 new Because.VendorShut(
@@ -92,6 +94,23 @@ public final class ReasonBuilder {
                 && schedule.ready[arc.from()] > schedule.end[arc.from()]
                 && first instanceof Job;
         return new Because.After(first.id(), first instanceof Outwork, curing, arc.lag() > 0);
+    }
+
+    private Because atDate(int node, BindingConstraint cause, Instant until) {
+        if (cause.aux >= 0) {
+            return new Because.AtDate(
+                    problem.network.shop.commitments().get(cause.ref).id(),
+                    Optional.of(problem.network.shop.stations().get(cause.aux).id()),
+                    until);
+        }
+        return problem.network.shop.commitments().stream()
+                .filter(c -> c.build().equals(problem.network.works.get(node).build()))
+                .filter(c -> c.away()
+                        .map(a -> problem.grid.atOrAfter(a.to()) == cause.until)
+                        .orElse(false))
+                .findFirst()
+                .<Because>map(c -> new Because.AtDate(c.id(), Optional.empty(), until))
+                .orElseGet(Because.Nothing::new);
     }
 
     private Because claimed(int node, BindingConstraint cause, Instant until) {

@@ -12,10 +12,11 @@ import java.util.Arrays;
  * forward pass that follows takes the work: a latest start that knows the people and stations.
  *
  * <p>The same schedule generation does it, on the network mirrored in time. Outwork and running-in count as they lie in
- * the forward schedule; locks of curing are left out. It only makes an order, never a plan.
+ * the forward schedule; locks of curing and the dates that a car is away at are left out. It only makes an order, never a plan.
  */
 public final class BackwardPass {
     private static final int UNBOUND = -1;
+    private static final int[] NOWHERE = {};
 
     private final SchedulingProblem problem;
     private final SchedulingProblem mirrored;
@@ -77,7 +78,8 @@ public final class BackwardPass {
                 job.listedStations(),
                 null,
                 null,
-                job.never());
+                job.never(),
+                NOWHERE);
     }
 
     /** Keys for the forward pass after this schedule: how early each node starts when everything is placed late. */

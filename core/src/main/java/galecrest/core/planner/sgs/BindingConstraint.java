@@ -32,6 +32,9 @@ public final class BindingConstraint {
         /** {@code ref}: the work that this would cure into. */
         CURES_INTO,
 
+        /** {@code ref}: the date that the car is away at, −1 where it is one of the car's; {@code aux}: the station, −1 for the car. */
+        AT_DATE,
+
         /** {@code ref}: the vendor; {@code aux}: the work that it comes after, −1 for none. */
         VENDOR_SHUT;
 

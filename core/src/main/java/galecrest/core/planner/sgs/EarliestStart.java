@@ -272,11 +272,22 @@ final class EarliestStart {
         } else {
             last = stay;
         }
-        cause.set(BindingConstraint.Kind.STATION_TAKEN, stays.owner(last), station, start);
+        int owner = stays.owner(last);
+        if (owner < -1) {
+            cause.set(BindingConstraint.Kind.AT_DATE, ResourceState.atDate(owner), station, start);
+        } else {
+            cause.set(BindingConstraint.Kind.STATION_TAKEN, owner, station, start);
+        }
         return true;
     }
 
     private boolean carTaken() {
+        int back = Activity.back(job.carAway(), start, end);
+        if (back >= 0) {
+            start = back;
+            cause.set(BindingConstraint.Kind.AT_DATE, -1, -1, start);
+            return true;
+        }
         Occupancy claims = taken.cars[job.build()];
         int claim = claims.conflict(start, end, job.hold(), job.zone(), station);
         if (claim < 0) {

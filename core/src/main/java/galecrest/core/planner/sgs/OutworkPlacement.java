@@ -61,7 +61,7 @@ final class OutworkPlacement {
         back = trip.slotBack();
         ready = inspected(trip, back);
         boolean met = leaves >= from && back >= endNotBefore && ready != WorkingWindows.NEVER && leaves < back;
-        if (!met || conflict(trip) >= 0) {
+        if (!met || conflict(trip) >= 0 || atDate(trip) >= 0) {
             return false;
         }
         cause.set(BindingConstraint.Kind.SLOT, -1, -1, leaves);
@@ -93,6 +93,9 @@ final class OutworkPlacement {
             int claim = conflict(trip);
             if (back < endNotBefore) {
                 leaves++;
+            } else if (atDate(trip) >= 0) {
+                leaves = atDate(trip);
+                cause.set(BindingConstraint.Kind.AT_DATE, -1, -1, leaves);
             } else if (claim >= 0) {
                 Occupancy claims = taken.cars[trip.build()];
                 leaves = claims.end(claim);
@@ -133,6 +136,11 @@ final class OutworkPlacement {
         return trip.inspection() == 0
                 ? from
                 : problem.calendars.shopHours().finish(Math.max(0, from), trip.inspection());
+    }
+
+    /** When the car is back from a date that is in the way; −1 for none. */
+    private int atDate(Activity.TripActivity trip) {
+        return Activity.back(trip.carAway(), leaves, ready);
     }
 
     private int conflict(Activity.TripActivity trip) {

@@ -38,6 +38,11 @@ final class ResourceState {
         }
     }
 
+    /** The owner of what is taken for a commitment, by its number; and the number again. */
+    static int atDate(int number) {
+        return -2 - number;
+    }
+
     /** Hands at work in a zone of a build. */
     ResourceProfile zone(int build, int zone) {
         return zones[build * ZONES + zone];

@@ -56,6 +56,7 @@ final class RunningInPlacement {
             ResourceProfile busy = taken.pools[someone];
             if (!in
                     || busy.crowded(busy.stepAt(told[i]), told[i + 1], 0) >= 0
+                    || Activity.back(activity.carAway(), told[i], told[i + 1]) >= 0
                     || taken.cars[activity.build()].conflict(told[i], told[i + 1], CarClaim.AWAY, 0, -1) >= 0) {
                 return false;
             }
@@ -109,6 +110,12 @@ final class RunningInPlacement {
                 int relief = busy.relieved(step, 0);
                 slot = busy.slotOf(relief);
                 now.set(BindingConstraint.Kind.PERSON_BUSY, busy.endedAt(relief), someone, slot);
+                continue;
+            }
+            int back = Activity.back(activity.carAway(), slot, end);
+            if (back >= 0) {
+                slot = back;
+                now.set(BindingConstraint.Kind.AT_DATE, -1, -1, slot);
                 continue;
             }
             int claim = claims.conflict(slot, end, CarClaim.AWAY, 0, -1);

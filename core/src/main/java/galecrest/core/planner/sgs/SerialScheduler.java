@@ -116,6 +116,9 @@ public final class SerialScheduler extends Schedule {
         for (int[] claim : problem.stillCuring) {
             taken.cars[claim[0]].add(0, claim[3], claim[1], claim[2], -1, claim[4]);
         }
+        for (int[] stay : problem.takenAlong) {
+            taken.stations[stay[0]].add(stay[1], stay[2], stay[3], 0, 0, ResourceState.atDate(stay[4]));
+        }
     }
 
     private void place(int node) {

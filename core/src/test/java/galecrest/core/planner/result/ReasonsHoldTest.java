@@ -10,18 +10,23 @@ import galecrest.core.people.ShiftChange;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.RandomDates;
 import galecrest.core.plan.RandomShops;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import galecrest.core.vendor.Vendor;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Job;
+import galecrest.core.work.Outing;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Pin;
 import galecrest.core.work.RunningIn;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
@@ -43,7 +48,8 @@ class ReasonsHoldTest {
 
     @Property(tries = 250)
     void everyReasonIsTrue(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-        begin(RandomShops.shop(seed, 10 + (int) (seed % 30)));
+        ShopSnapshot some = RandomShops.shop(seed, 10 + (int) (seed % 30));
+        begin(seed % 2 == 0 ? some : RandomDates.withOutings(some, seed).withCrewsAway());
         Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(20));
         placed = plan.byWork();
         for (Plan.Placed p : plan.placed()) {
@@ -104,6 +110,19 @@ class ReasonsHoldTest {
             boolean leaves =
                     works.get(b.at()) instanceof Outwork o && o.wholeCar() || works.get(b.at()) instanceof RunningIn;
             return Optional.of(leaves && sameCar(work, b.at(), b.until()));
+        } else if (because instanceof Because.AtDate b) {
+            Commitment date = date(b.date());
+            Outing outing = date.outing().orElseThrow();
+            boolean away = !p.start().isBefore(b.until())
+                    && Duration.between(outing.back(), b.until()).abs().toMinutes() <= 5;
+            return Optional.of(away
+                    && (b.station().isPresent()
+                            ? outing.takes().contains(b.station().get())
+                                    && b.station().equals(p.station())
+                                    && !date.build().equals(work.build())
+                            : date.build().equals(work.build()) && !date.needs(work)));
+        } else if (because instanceof Because.DoneThere b) {
+            return Optional.of(date(b.date()).outing().orElseThrow().there().contains(work.id()));
         } else if (because instanceof Because.Curing b) {
             Job cures = (Job) works.get(b.after());
             boolean then = cures.status() == Status.DONE
@@ -146,6 +165,13 @@ class ReasonsHoldTest {
         return because instanceof Because.Nothing || because instanceof Because.Shift;
     }
 
+    private Commitment date(CommitmentId id) {
+        return shop.commitments().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private static boolean takesCar(Work work) {
         return work instanceof Job job && job.wholeCar()
                 || work instanceof Outwork outwork && outwork.wholeCar()
@@ -167,8 +193,8 @@ class ReasonsHoldTest {
     private boolean away(Person person, Instant until) {
         LocalDate back = until.atZone(shop.zone()).toLocalDate();
         return person.changes().stream()
-                .filter(c -> c.kind() == ShiftChange.Kind.LEAVE)
-                .anyMatch(c -> c.from().isBefore(back));
+                .filter(c -> c.kind() != ShiftChange.Kind.EXTRA)
+                .anyMatch(c -> !c.from().isAfter(back));
     }
 
     /** Whether the work, at the same car, ends or pauses at the instant. */
