@@ -160,7 +160,7 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
         />
         <MomentField
           label="The car is away until"
-          description="Leave empty where it stays in the shop."
+          placeholder="it stays in the shop"
           mt="sm"
           {...form.getInputProps('back')}
         />

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { useBoard } from '../api/board'
+import { type Car, useBoard } from '../api/board'
 import type { Line } from '../api/desk'
 import { Nothing } from '../ui/Nothing'
 import { margin } from '../format/margin'
@@ -12,6 +12,8 @@ import css from './desk.module.css'
 /** So many lines are drawn at once; the rest on request. */
 const SOME = 60
 const DAY_MINUTES = 24 * 60
+
+const numberOrName = (car?: Car) => car?.number || (car?.name ?? '')
 
 /** What one more day of the thing costs. */
 function Harm({ line }: { line: Line }) {
@@ -28,7 +30,7 @@ function Harm({ line }: { line: Line }) {
         <span className={`small ${css.plain}`}>
           {' '}
           {late ? 'late' : 'of margin'}
-          {date && `, ${car.get(date.buildId)?.number ?? ''} ${date.name}`}
+          {date && `, ${numberOrName(car.get(date.buildId))}: ${date.name}`}
         </span>
       </span>
     )
