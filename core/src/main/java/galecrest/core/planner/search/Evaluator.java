@@ -56,8 +56,9 @@ public final class Evaluator {
     }
 
     /** Makes the schedule around what stays, see {@link SerialScheduler#generateAround}; its order is the schedule's own. */
-    Score makeAround(int[] order, boolean[] choices, SerialScheduler.Displaced[] displaced, boolean[] atOnce) {
-        schedule.generateAround(order, choices, displaced, atOnce);
+    Score makeAround(
+            int[] order, boolean[] choices, SerialScheduler.Displaced[] displaced, boolean[] atOnce, boolean reserved) {
+        schedule.generateAround(order, choices, displaced, atOnce, reserved);
         steps++;
         return objective.score(schedule);
     }

@@ -8,6 +8,7 @@ import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -23,7 +24,8 @@ import java.util.stream.IntStream;
  * bound, of what it follows, of who is away, or because it is new) first takes the room that is left, by any crew, so that
  * nothing else moves at all. Where that harms a date, each of it is tried in its turn: it pushes away what stands there,
  * which in turn takes the room that is left or is tried likewise. That is kept only where the lateness and the margin that
- * it saves are worth what moves ({@link RepairCost}). Deterministic: no luck is in it.
+ * it saves are worth what moves ({@link RepairCost}). Last it is tried with what follows the disturbed kept in its place
+ * as long as that can be, and with somebody else taking over where somebody is missing. Deterministic: no luck is in it.
  */
 public final class Repair {
     /** So many that are late are helped, each by trying so many that could make room. */
@@ -59,18 +61,23 @@ public final class Repair {
             SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         Repair repair = new Repair(new RepairAttempt(problem, evaluator, plan, letGo, steps));
         repair.improve();
-        repair.againFrom(Displaced.SLIDES);
-        repair.againFrom(Displaced.ANYBODY);
+        repair.againFrom(Displaced.SLIDES, false);
+        repair.againFrom(Displaced.ANYBODY, false);
+        repair.againFrom(Displaced.WAITS, true);
         repair.attempt.remake();
         return repair.attempt.best;
     }
 
     /** Begins once more, from all that cannot stay dealt with like that, and keeps what comes of it where it costs less. */
-    private void againFrom(Displaced how) {
+    private void againFrom(Displaced how, boolean reserved) {
+        if (reserved) {
+            attempt.moreSteps();
+        }
         if (!attempt.hasSteps() || !attempt.disturbs()) {
             return;
         }
         RepairAttempt.Setting before = attempt.setting();
+        attempt.reserved = reserved;
         attempt.beginWith(how);
         if (attempt.helps()) {
             improve();
@@ -152,6 +159,9 @@ public final class Repair {
                 .limit(TRIED)
                 .toList();
         for (int node : late) {
+            if (attempt.reserved && takesOver(node)) {
+                return true;
+            }
             for (int victim : victims(node)) {
                 if (eject(node, victim)) {
                     return true;
@@ -159,6 +169,50 @@ public final class Repair {
             }
         }
         return false;
+    }
+
+    /**
+     * Lets somebody else take over the node at the time at which it stood; what they would do then leaves its place and
+     * waits.
+     */
+    private boolean takesOver(int node) {
+        int from = problem.told[node];
+        if (from < 0) {
+            return false;
+        }
+        List<List<Integer>> ways = new ArrayList<>();
+        for (CrewMode crew : problem.listedCrews[node]) {
+            int to = crew.hours(-1, false).finish(crew.hours(-1, false).next(from), problem.work[node]);
+            ways.add(IntStream.range(0, problem.size)
+                    .filter(other -> other != node && attempt.ranks[other] == 3 && !attempt.atOnce[other])
+                    .filter(other -> problem.told[other] >= 0 && problem.told[other] < to)
+                    .filter(other -> standing.end(other) > from && shares(other, crew))
+                    .boxed()
+                    .toList());
+        }
+        ways.sort(Comparator.comparingDouble(way -> -way.stream()
+                .mapToDouble(other -> Math.min(slack(other), room(other)))
+                .min()
+                .orElse(ENOUGH)));
+        boolean was = attempt.atOnce[node];
+        Displaced how = attempt.displaced[node];
+        attempt.atOnce[node] = true;
+        attempt.displaced[node] = Displaced.WAITS;
+        for (List<Integer> way : ways.subList(0, Math.min(TRIED, ways.size()))) {
+            way.forEach(other -> attempt.atOnce[other] = true);
+            if (attempt.helps()) {
+                return true;
+            }
+            way.forEach(other -> attempt.atOnce[other] = false);
+        }
+        attempt.atOnce[node] = was;
+        attempt.displaced[node] = how;
+        return false;
+    }
+
+    private boolean shares(int node, CrewMode crew) {
+        return Arrays.stream(pools(node))
+                .anyMatch(p -> Arrays.stream(crew.pools).anyMatch(q -> p == q));
     }
 
     private boolean waitsForPeople(int node) {

@@ -31,7 +31,7 @@ final class RepairAttempt {
     final StandingOrder standing;
     final CriticalPath urgency;
     final RepairCost cost;
-    private final long steps;
+    private long steps;
     int[] ranks;
     private final boolean[] choices;
     /** Of each node, whether it cannot stay, or need not. */
@@ -42,6 +42,8 @@ final class RepairAttempt {
     Displaced[] displaced;
     /** Whether the room that is left goes to the most urgent first, instead of to who stood there first. */
     boolean byUrgency;
+    /** Whether what follows something that waits keeps its place where it can; else it waits too. */
+    boolean reserved;
 
     ElitePool.Member best;
     double least;
@@ -173,11 +175,11 @@ final class RepairAttempt {
         double[] keys = new double[problem.size];
         for (int node = 0; node < problem.size; node++) {
             boolean waits = atOnce[node] && displaced[node] == Displaced.WAITS;
-            keys[node] = waits && byUrgency
+            keys[node] = waits && (byUrgency || reserved && standing.stays(node) && !free[node])
                     ? CriticalPath.FAR + urgency.latestStart(node)
                     : free[node] && !waits ? AHEAD : standing.inTurn(node);
         }
-        return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce);
+        return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce, reserved);
     }
 
     private ElitePool.Member made(Score score) {
@@ -203,6 +205,11 @@ final class RepairAttempt {
         return true;
     }
 
+    /** Half as many schedules more may be made as it began with. */
+    void moreSteps() {
+        steps += steps / 2;
+    }
+
     /** Whether a schedule more may be made. */
     boolean hasSteps() {
         return evaluator.steps() < steps;
@@ -226,10 +233,10 @@ final class RepairAttempt {
     }
 
     /** What is set: what becomes of each node, and who the room that is left goes to. */
-    record Setting(Displaced[] displaced, boolean[] atOnce, boolean byUrgency, double least) {}
+    record Setting(Displaced[] displaced, boolean[] atOnce, boolean byUrgency, boolean reserved, double least) {}
 
     Setting setting() {
-        return new Setting(displaced.clone(), atOnce.clone(), byUrgency, least);
+        return new Setting(displaced.clone(), atOnce.clone(), byUrgency, reserved, least);
     }
 
     /** Goes back to what was set, and makes it again. */
@@ -237,6 +244,7 @@ final class RepairAttempt {
         displaced = before.displaced();
         System.arraycopy(before.atOnce(), 0, atOnce, 0, atOnce.length);
         byUrgency = before.byUrgency();
+        reserved = before.reserved();
         least = before.least();
         make();
     }

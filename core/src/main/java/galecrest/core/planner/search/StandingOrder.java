@@ -58,6 +58,11 @@ public final class StandingOrder {
         return stays[node];
     }
 
+    /** When the node that stood was ready, as it stood. */
+    int end(int node) {
+        return ready[node];
+    }
+
     /** The key of a node that stays, or takes the room that is left by all that do. */
     double inRoomLeft(int node) {
         return stood(node) ? start[node] + (stays[node] ? 0 : CriticalPath.FAR) : LAST + urgency.latestStart(node);

@@ -14,6 +14,13 @@ import galecrest.core.work.Link;
  * copies it.
  */
 public final class SerialScheduler extends Schedule {
+    private static final boolean[] NOTHING = {};
+    /** After so many rounds, all that follows something that waits waits too. */
+    private static final int MOST_ROUNDS = 40;
+
+    /** What waits while what stays is placed; nobody asks where it is then. */
+    private boolean[] later = NOTHING;
+
     private final StartWindow window = new StartWindow();
     private final ResourceState taken;
     private final OutworkPlacement trips;
@@ -66,38 +73,98 @@ public final class SerialScheduler extends Schedule {
     }
 
     /**
-     * Makes the schedule of a list, around what can stay where it stood: what cannot is dealt with as is said for it.
-     * What follows something that waits waits too.
+     * Makes the schedule of a list, around what can stay where it stood: what cannot is dealt with as is said for it. What
+     * follows something that waits stays too where it can: it is placed first, and waits itself only if what it follows
+     * then comes too late for it.
      *
      * @param atOnce of each node, whether it is dealt with so in any case, though it could stay
      * @return the order in which the nodes were placed
      */
-    public int[] generateAround(int[] list, boolean[] picked, Displaced[] displaced, boolean[] atOnce) {
+    public int[] generateAround(
+            int[] list, boolean[] picked, Displaced[] displaced, boolean[] atOnce, boolean reserved) {
+        boolean[] waits = new boolean[problem.size];
+        for (int node : list) {
+            waits[node] = atOnce[node] && displaced[node] == Displaced.WAITS;
+        }
+        for (int round = 1; ; round++) {
+            int[] placed = around(list, picked, displaced, waits, reserved && round < MOST_ROUNDS);
+            if (!comesTooLate(list, waits)) {
+                order = placed;
+                return placed;
+            }
+        }
+    }
+
+    /**
+     * Places what stays, then what waits, and notes what waits besides.
+     *
+     * @param reserved whether what follows something that waits keeps its place meanwhile, or waits too
+     */
+    private int[] around(int[] list, boolean[] picked, Displaced[] displaced, boolean[] waits, boolean reserved) {
         begin(list, picked);
-        boolean[] late = new boolean[problem.size];
         int[] placed = new int[list.length];
         int count = 0;
+        later = waits;
         for (int node : list) {
-            boolean held = displaced[node] == Displaced.WAITS;
-            late[node] = held && atOnce[node] || followsLate(node, late);
-            if (!late[node]) {
-                jobs.displaced = displaced[node];
-                place(node);
-                jobs.displaced = Displaced.ANYBODY;
-                late[node] = held && jobs.lost;
+            boolean follows = !waits[node] && followsLate(node, waits);
+            waits[node] |= follows && !(reserved && stands(node));
+            if (waits[node]) {
+                continue;
             }
-            if (!late[node]) {
+            jobs.displaced = follows ? Displaced.WAITS : displaced[node];
+            place(node);
+            jobs.displaced = Displaced.ANYBODY;
+            waits[node] = jobs.lost && (follows || displaced[node] == Displaced.WAITS);
+            if (!waits[node]) {
                 placed[count++] = node;
             }
         }
+        later = NOTHING;
         for (int node : list) {
-            if (late[node]) {
+            if (waits[node]) {
                 place(node);
                 placed[count++] = node;
             }
         }
-        order = placed;
         return placed;
+    }
+
+    /** Whether people were told of the node, so that it can keep its place before what it follows has one. */
+    private boolean stands(int node) {
+        return problem.told[node] >= 0
+                && (!(problem.activities[node] instanceof Activity.JobActivity job)
+                        || job.told() != null
+                        || job.exactly() != null);
+    }
+
+    /**
+     * Whether something that waited comes too late for what kept its place; that waits too then, and with it at once what
+     * cannot but come too late for the same reason.
+     */
+    private boolean comesTooLate(int[] list, boolean[] waits) {
+        boolean any = false;
+        for (int node : list) {
+            if (waits[node] || !planned(node)) {
+                continue;
+            }
+            int late = 0;
+            for (ActivityNetwork.Arc arc : problem.before[node]) {
+                boolean ends = arc.type() == Link.Type.FINISH_FINISH;
+                boolean certain = arc.risk() < 0 || !choices[arc.risk()];
+                int slot = !planned(arc.from()) ? WorkingWindows.NEVER : certain ? bound(arc) : 0;
+                if (slot > (ends ? end[node] : start[node])) {
+                    late = Math.max(late, ends ? slot - end[node] : slot - start[node]);
+                }
+            }
+            if (late > 0) {
+                waits[node] = true;
+                any = true;
+                start[node] = Math.min(WorkingWindows.NEVER, start[node] + late);
+                end[node] = Math.min(WorkingWindows.NEVER, end[node] + late);
+                ready[node] = Math.min(WorkingWindows.NEVER, ready[node] + late);
+            }
+        }
+        return any;
     }
 
     private boolean followsLate(int node, boolean[] late) {
@@ -154,6 +221,9 @@ public final class SerialScheduler extends Schedule {
             return true;
         }
         int from = arc.from();
+        if (later.length > 0 && later[from]) {
+            return true;
+        }
         if (!planned(from)) {
             waitsFor[node] = from;
             return false;
