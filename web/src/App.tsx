@@ -11,6 +11,7 @@ import { ShopRoom } from './shop/ShopRoom'
 import { CustomerPage } from './customer/CustomerPage'
 import { DeskRoom } from './desk/DeskRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
+import { OfferLine } from './domain/OnOffer'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
 import { Walkround } from './walkround/Walkround'
@@ -51,7 +52,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
   const hand = account.role === 'HAND'
   return (
     <BoardContext value={board.data}>
-      <Frame account={account}>
+      <Frame account={account} onOffer={(change) => <OfferLine change={change} />}>
         <Routes>
           <Route path="/day" element={<MyDay account={account} />} />
           <Route path="/walk" element={<Walkround account={account} />} />

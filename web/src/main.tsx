@@ -20,8 +20,8 @@ const queries = new QueryClient({
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="auto">
-      <Notifications position="bottom-left" limit={8} zIndex={400} />
       <QueryClientProvider client={queries}>
+        <Notifications position="bottom-left" limit={8} zIndex={400} />
         <BrowserRouter>
           <App />
         </BrowserRouter>

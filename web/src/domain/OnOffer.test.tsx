@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '../api/client'
 import { boardWith, inRoom } from '../testing/room'
 import { asked, newServer, on } from '../testing/server'
-import { OnOffer } from './OnOffer'
+import { OfferLine, OnOffer } from './OnOffer'
 
 const MARA = { username: 'mara', name: 'Mara', role: 'MANAGER', personId: 'mara' } as Schemas['Account']
 const SEF = { username: 'sef', name: 'Sef', role: 'LEAD', personId: 'sef' } as Schemas['Account']
@@ -50,6 +50,13 @@ describe('a better plan on offer', () => {
     await userEvent.click(await screen.findByRole('button', { name: button }))
     await waitFor(() => expect(screen.queryByText(/A better plan:/)).toBeNull())
     expect(answered).toBe(true)
+  })
+
+  it('stands in a line beside a change that made a date late, unless it is kept for later', async () => {
+    on('GET /api/offers', () => [{ ...OFFER, kept: true, id: 'o0', headline: 'a kept one' }, OFFER])
+    inRoom(<OfferLine change={7} />, boardWith())
+    expect(await screen.findByText('On offer: 112 makes Rolling road slot with 6 h to spare.')).toBeTruthy()
+    expect(screen.queryByText(/a kept one/)).toBeNull()
   })
 
   it('is read by a lead, who does not decide, and not asked for by a hand', async () => {

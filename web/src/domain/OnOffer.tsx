@@ -31,6 +31,12 @@ export function OnOffer({ account }: { account: Schemas['Account'] }) {
   )
 }
 
+/** Beside what a change did to a date: the better plan that is on offer since, in a line. */
+export function OfferLine({ change }: { change: number }) {
+  const best = useOffers(change, true).find((o) => !o.kept)
+  return best ? <div className="quiet strong">On offer: {best.headline}.</div> : null
+}
+
 function OneOffer({ offer, decides }: { offer: Offer; decides: boolean }) {
   const queries = useQueryClient()
   const { send, busy } = useSend()

@@ -34,10 +34,12 @@ const KEYS: [string, string][] = [
 interface Props {
   account: Schemas['Account']
   children: ReactNode
+  /** What could be done about a change that made a date late. */
+  onOffer: (change: number) => ReactNode
 }
 
 /** The rail with the rooms, what is heard of changes, undo, the keys. */
-export function Frame({ account, children }: Props) {
+export function Frame({ account, children, onOffer }: Props) {
   const navigate = useNavigate()
   const phone = useLocation().pathname === '/day'
   const refresh = useRefresh()
@@ -47,7 +49,7 @@ export function Frame({ account, children }: Props) {
   const connected = useLive(
     (change) => {
       void refresh(change.change)
-      tell(change, account, undo)
+      tell(change, account, undo, onOffer)
     },
     () => void refresh(),
     () => THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
@@ -100,16 +102,22 @@ const told: string[] = []
 const MOST_TOLD = 3
 
 /** Says who changed what, what it did to the dates, who must be told; with undo where it was us. */
-function tell(change: LiveChange, account: Schemas['Account'], undo: () => Promise<void>) {
+function tell(
+  change: LiveChange,
+  account: Schemas['Account'],
+  undo: () => Promise<void>,
+  onOffer: (change: number) => ReactNode,
+) {
   const mine = change.actor === account.name
   if (account.role === 'HAND' && mine) return
   const id = `change-${change.change}`
   told.push(id)
   while (told.length > MOST_TOLD) notifications.hide(told.shift()!)
+  const late = change.margins.some((m) => m.includes('→ −'))
   notifications.show({
     id,
     title: `${change.actor} ${change.summary}`,
-    color: change.margins.some((m) => m.includes('→ −')) ? 'hot' : 'quiet',
+    color: late ? 'hot' : 'quiet',
     autoClose: change.margins.length > 0 ? 12_000 : 6_000,
     message: (
       <div>
@@ -124,6 +132,7 @@ function tell(change: LiveChange, account: Schemas['Account'], undo: () => Promi
             {change.toTell.length > 0 && `; tell ${change.toTell.join(', ')}`}
           </div>
         )}
+        {late && account.role !== 'HAND' && onOffer(change.change)}
         {mine && !change.summary.startsWith('undid') && (
           <Button size="compact-xs" variant="default" mt={4} onClick={() => void undo()}>
             Undo

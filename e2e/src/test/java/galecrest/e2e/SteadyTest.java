@@ -119,6 +119,32 @@ class SteadyTest extends BrowserTest {
         assertThat(sheet).containsText("Misses Rolling road session");
     }
 
+    @Test
+    void aCarLeavesForADateWithPeopleAndTheTrailer() {
+        Page mara = manager();
+        openBuild(mara, "71 Brenna ice coupe");
+        region(mara, "Dates").getByText("First ice at Lake Ansa", exactly()).click();
+        field(mara, "The car is away until").fill("+90 days");
+        field(mara, "What for").click();
+        choose(mara, "Who goes along", Pattern.compile("Kit"));
+        mara.keyboard().press("Escape");
+        choose(mara, "What goes along", Pattern.compile("Trailer"));
+        field(mara, "What for").click();
+        save(mara, "Save").click();
+        assertThat(region(mara, "Dates")).containsText(Pattern.compile("away until .*, with Kit, Trailer"));
+        mara.navigate(address("/shop"));
+        assertThat(mara.locator("tr").filter(new Locator.FilterOptions().setHasText("Kit")))
+                .containsText(Pattern.compile("away .* at First ice at Lake Ansa"));
+        mara.keyboard().press("Control+z");
+        assertThat(mara.locator("tr").filter(new Locator.FilterOptions().setHasText("Kit")))
+                .not()
+                .containsText("First ice");
+    }
+
+    private static Locator.GetByTextOptions exactly() {
+        return new Locator.GetByTextOptions().setExact(true);
+    }
+
     private void putOff(Page page, String until) {
         openBuild(page, "112 Sarrow hatch");
         region(page, "Jobs")

@@ -29,6 +29,16 @@ import java.util.SplittableRandom;
 public final class LocalSearch {
     private static final int PASSES = 3;
     private static final int MEMBERS = 10;
+    /** Up to so many pieces of work it is all but breeding: more members, little patience, crossed at peaks as well. */
+    private static final int SMALL = 40;
+
+    private static final int MEMBERS_OF_SMALL = 60;
+    private static final int[] PATIENCES_OF_SMALL = {0, 3};
+    private static final double AT_PEAKS = 0.5;
+    /** A peak has this share of the hands at work on the average, or up to that much more. */
+    private static final double LEAST_PEAK = 0.8;
+
+    private static final double PEAKS_RANGE = 0.6;
     /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
     private static final int FEW = 4;
 
@@ -74,7 +84,7 @@ public final class LocalSearch {
         this.mirror = new BackwardPass(problem);
         this.random = new SplittableRandom(seed);
         this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
-        this.population = new ElitePool(MEMBERS, random);
+        this.population = new ElitePool(isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
         best = first;
@@ -214,7 +224,11 @@ public final class LocalSearch {
     }
 
     private int[] patiences() {
-        return neighbours.oneByOne ? TABU_PATIENCES : PATIENCES;
+        return neighbours.oneByOne ? TABU_PATIENCES : isSmall() ? PATIENCES_OF_SMALL : PATIENCES;
+    }
+
+    private boolean isSmall() {
+        return problem.size <= SMALL;
     }
 
     private void anew() {
@@ -233,6 +247,8 @@ public final class LocalSearch {
                 child = disturbed(father.list(), 0.2);
             } else if (neighbours.datesOfBuilds && random.nextDouble() < BY_BUILDS) {
                 child = crossedByBuilds(father.list(), mother.list());
+            } else if (isSmall() && random.nextDouble() < AT_PEAKS) {
+                child = crossedAtPeaks(father, mother);
             } else {
                 child = population.cross(father.list(), mother.list(), ActivityList.firstFree(problem, father.list()));
             }
@@ -264,6 +280,47 @@ public final class LocalSearch {
             }
         }
         return ActivityList.by(problem, keys);
+    }
+
+    /**
+     * What is begun at the peaks of the father's schedule, where most hands are at work, in his order; all else in the
+     * mother's (after the peak crossover of Valls, Ballestín and Quintanilla, 2008).
+     */
+    private int[] crossedAtPeaks(ElitePool.Member father, ElitePool.Member mother) {
+        evaluator.make(father.list(), father.choices());
+        double work = 0;
+        int last = 1;
+        for (int node = 0; node < problem.size; node++) {
+            if (schedule.planned(node)) {
+                work += (double) hands(node) * (schedule.end[node] - schedule.start[node]);
+                last = Math.max(last, schedule.end[node]);
+            }
+        }
+        double peak = (LEAST_PEAK + PEAKS_RANGE * random.nextDouble()) * work / last;
+        double[] keys = new double[problem.size];
+        for (int i = 0; i < problem.size; i++) {
+            keys[mother.list()[i]] = i;
+        }
+        for (int i = 0; i < problem.size; i++) {
+            int node = father.list()[i];
+            if (schedule.planned(node) && atWork(schedule.start[node]) >= peak) {
+                keys[node] = i;
+            }
+        }
+        return ActivityList.by(problem, keys);
+    }
+
+    private int atWork(int slot) {
+        int sum = 0;
+        for (int node = 0; node < problem.size; node++) {
+            boolean goesOn = schedule.planned(node) && schedule.start[node] <= slot && slot < schedule.end[node];
+            sum += goesOn ? hands(node) : 0;
+        }
+        return sum;
+    }
+
+    private int hands(int node) {
+        return schedule.crew[node] == null ? 0 : schedule.crew[node].hands;
     }
 
     /** The order with every build, or every node, moved at random by up to a share of its length. */
