@@ -8,6 +8,7 @@ import galecrest.core.time.Minutes;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * A job sheet: the jobs of a build as rows of a table. Reading finds every problem by line and column, and takes the
@@ -48,7 +50,8 @@ public final class JobSheet {
             "find_percent",
             "find_min",
             "after",
-            "note");
+            "note",
+            "outside");
     /** A sheet without these cannot be read. */
     public static final List<String> NEEDED = List.of("job", "likely_min", "crew");
     /** Longer sheets than any car needs are refused. */
@@ -57,6 +60,14 @@ public final class JobSheet {
     private static final Pattern AFTER = Pattern.compile(
             "([^\\s:]+)(?:\\s+(FS|SS|FF))?(?:\\s+\\+(\\d{1,5})(m|h)(w)?)?(?:\\s+risk\\s+(\\d{1,3})%\\s+(\\d{1,5})m)?"
                     + "(?:\\s*:\\s*(\\S.{0,199}))?");
+
+    /** Working days of another firm, and minutes to inspect what it did. */
+    private static final int MOST_DAYS = 250;
+
+    private static final int MOST_INSPECTION = 10_000;
+
+    private static final Pattern OUTSIDE =
+            Pattern.compile("(\\p{L}[^:]{0,60}?)\\s*:\\s*(\\d{1,3})\\s*-\\s*(\\d{1,3})\\s*-\\s*(\\d{1,3})");
 
     private final List<Problem> problems = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
@@ -76,16 +87,44 @@ public final class JobSheet {
     public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk, String because) {}
 
     /** A row that was understood; {@code number} is its line in the file, the header being line 1. */
-    public record Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {
+    public record Line(
+            int number,
+            String ref,
+            String stage,
+            JobSpec spec,
+            String note,
+            List<After> after,
+            Optional<Outside> outside) {
         /** The same line in another stage. */
         public Line withStage(String other) {
-            return new Line(number, ref, other, spec, note, after);
+            return new Line(number, ref, other, spec, note, after, outside);
         }
 
         /** The same line as another job. */
         public Line withSpec(JobSpec other) {
-            return new Line(number, ref, stage, other, note, after);
+            return new Line(number, ref, stage, other, note, after, outside);
         }
+
+        /** The same line after others. */
+        public Line withAfter(List<After> other) {
+            return new Line(number, ref, stage, spec, note, other, outside);
+        }
+    }
+
+    /** Work that another firm does, of which the job's own time is to inspect it when it is back. */
+    public record Outside(String trade, Outwork.Turnaround days) {}
+
+    /** The lines that are done in the shop; what comes after work outside comes after what that follows. */
+    public static List<Line> inTheShop(List<Line> lines) {
+        Map<String, Line> outside = new HashMap<>();
+        lines.stream().filter(l -> l.outside().isPresent()).forEach(l -> outside.put(l.ref(), l));
+        return lines.stream()
+                .filter(l -> l.outside().isEmpty())
+                .map(l -> l.withAfter(l.after().stream()
+                        .flatMap(a ->
+                                outside.containsKey(a.ref()) ? outside.get(a.ref()).after().stream() : Stream.of(a))
+                        .toList()))
+                .toList();
     }
 
     /** What was read: the lines, or why not, each problem with its place as "line 7, likely_min". */
@@ -176,11 +215,38 @@ public final class JobSheet {
                 yes(line, row, "essential", true),
                 number(line, row, "find_percent"),
                 number(line, row, "find_min"));
+        Optional<Outside> outside = outside(line, cell(row, "outside"));
         for (Problem found : spec.problems()) {
-            problem(line, column(found.field()), found.message());
+            if (outside.isEmpty() || found.field().equals("name")) {
+                problem(line, column(found.field()), found.message());
+            }
         }
-        lines.add(
-                new Line(line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs)));
+        if (outside.isPresent() && (likely < 0 || likely > MOST_INSPECTION)) {
+            problem(line, "likely_min", "The inspection takes 0 to " + MOST_INSPECTION + " min.");
+        }
+        lines.add(new Line(
+                line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs), outside));
+    }
+
+    private Optional<Outside> outside(int line, String text) {
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        Matcher said = OUTSIDE.matcher(text);
+        if (said.matches()) {
+            int low = Integer.parseInt(said.group(2));
+            int likely = Integer.parseInt(said.group(3));
+            int high = Integer.parseInt(said.group(4));
+            if (low <= likely && likely <= high && high <= MOST_DAYS) {
+                return Optional.of(new Outside(said.group(1), new Outwork.Turnaround(low, likely, high)));
+            }
+        }
+        problem(
+                line,
+                "outside",
+                "\"" + text + "\" cannot be read. Say the trade, then its working days at best, likely and at worst,"
+                        + " such as \"tuning: 1-2-3\".");
+        return Optional.empty();
     }
 
     private static String column(String field) {

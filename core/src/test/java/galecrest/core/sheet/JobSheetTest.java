@@ -7,6 +7,7 @@ import galecrest.core.shop.Problem;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -58,6 +59,34 @@ class JobSheetTest {
                         new Link.Lag(Minutes.of(120), true),
                         Optional.of(new Link.Risk(0.2, Minutes.of(30))),
                         "so that they clear it"));
+    }
+
+    /** A row that another firm does needs no crew; without it, what comes after it comes after what it follows. */
+    @Test
+    void aRowMayBeDoneOutside() {
+        List<Map<String, String>> rows = new ArrayList<>(List.of(
+                row("a", "Checklist", "90", "fit"),
+                row("t", "Power runs", "30", "", "a"),
+                row("b", "Fresh oil", "60", "fit", "t: the plugs are read after it")));
+        rows.get(1).put("outside", "tuning: 1-2-3");
+        List<String> header = new ArrayList<>(HEADER);
+        header.add("outside");
+        JobSheet.Read read = JobSheet.read(header, rows, SKILLS, Set.of());
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.lines().get(1).outside())
+                .contains(new JobSheet.Outside("tuning", new Outwork.Turnaround(1, 2, 3)));
+        List<JobSheet.Line> inside = JobSheet.inTheShop(read.lines());
+        assertThat(inside).extracting(l -> l.spec().name()).containsExactly("Checklist", "Fresh oil");
+        assertThat(inside.get(1).after()).extracting(JobSheet.After::ref).containsExactly("a");
+
+        for (String wrong :
+                List.of("tuning", "tuning: 3-2-1", "tuning 1-2-3", ": 1-2-3", "tuning: 1-2", "tuning: 1-2-251")) {
+            rows.get(1).put("outside", wrong);
+            assertThat(JobSheet.read(header, rows, SKILLS, Set.of()).problems())
+                    .extracting(Problem::field)
+                    .as(wrong)
+                    .contains("line 3, outside");
+        }
     }
 
     @Test
@@ -141,7 +170,7 @@ class JobSheetTest {
     }
 
     @Property(tries = 2000)
-    void whateverTheCellsItIsReadOrRefusedAtItsPlace(@ForAll @Size(20) List<@From("cells") String> cells) {
+    void whateverTheCellsItIsReadOrRefusedAtItsPlace(@ForAll @Size(21) List<@From("cells") String> cells) {
         List<Map<String, String>> rows = new ArrayList<>();
         rows.add(Map.of("ref", "a", "job", "Cut", "likely_min", "30", "crew", "fit"));
         Map<String, String> row = new HashMap<>(Map.of("job", "Weld", "likely_min", "60", "crew", "weld"));

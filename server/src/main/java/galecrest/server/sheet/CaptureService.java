@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.stereotype.Service;
 
@@ -98,7 +99,7 @@ public class CaptureService {
             ValidationException.throwIfAny(spec.problems().stream()
                     .map(p -> new Problem("lines", "Line " + line + ": " + p.message()))
                     .toList());
-            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of()));
+            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of(), Optional.empty()));
         }
         return lines;
     }

@@ -1,15 +1,21 @@
 package galecrest.server.sheet;
 
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Problem;
+import galecrest.core.vendor.Vendor;
+import galecrest.core.work.Findings;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
+import galecrest.core.work.Outwork;
+import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.csv.CsvTable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -28,44 +34,61 @@ final class JobSheetCsv {
     }
 
     static String write(
-            List<Job> jobs,
+            List<Work> works,
+            ShopSnapshot shop,
             Map<WorkId, String> refs,
-            List<Link> links,
             Map<String, String> reasons,
             Map<String, String> stages,
             Map<String, String> notes) {
         StringBuilder out = new StringBuilder();
         out.append(CsvTable.line(JobSheet.COLUMNS.stream()));
-        for (Job job : jobs) {
+        for (Work work : works) {
             List<String> cells = new ArrayList<>();
-            cells.add(refs.get(job.id()));
-            cells.add(stages.getOrDefault(job.id().value(), ""));
-            cells.add(job.name());
-            cells.add(word(job.zone()));
-            cells.add(yes(job.onCar()));
-            cells.add(yes(job.wholeCar()));
-            cells.add("" + job.estimate().low().value());
-            cells.add("" + job.estimate().likely().value());
-            cells.add("" + job.estimate().high().value());
-            cells.add(job.crew().stream()
-                    .map(c -> c.skill() + ":" + word(c.least()))
-                    .collect(Collectors.joining(" + ")));
-            cells.add(job.stationKind().orElse(""));
-            cells.add(yes(job.oneGo()));
-            cells.add(job.cure().isZero() ? "" : "" + job.cure().toMinutes() / 60.0);
-            cells.add(word(job.cureLock()));
-            cells.add(word(job.gate()));
-            cells.add(yes(job.essential()));
-            cells.add(job.findings().map(f -> "" + Math.round(100 * f.chance())).orElse(""));
-            cells.add(job.findings().map(f -> "" + f.work().value()).orElse(""));
-            cells.add(links.stream()
-                    .filter(l -> l.then().equals(job.id()) && refs.containsKey(l.first()))
+            cells.add(refs.get(work.id()));
+            cells.add(stages.getOrDefault(work.id().value(), ""));
+            cells.add(work.name());
+            cells.addAll(work instanceof Job job ? job(job) : outside((Outwork) work));
+            cells.add(word(work.gate()));
+            cells.add(yes(work.essential()));
+            Optional<Findings> found = work instanceof Job job ? job.findings() : Optional.empty();
+            cells.add(found.map(f -> "" + Math.round(100 * f.chance())).orElse(""));
+            cells.add(found.map(f -> "" + f.work().value()).orElse(""));
+            cells.add(shop.links().stream()
+                    .filter(l -> l.then().equals(work.id()) && refs.containsKey(l.first()))
                     .map(l -> after(l, refs.get(l.first())) + because(reasons.get(l.id().value())))
                     .collect(Collectors.joining("; ")));
-            cells.add(notes.getOrDefault(job.id().value(), ""));
+            cells.add(notes.getOrDefault(work.id().value(), ""));
+            cells.add(work instanceof Outwork outwork ? days(shop, outwork) : "");
             out.append(CsvTable.line(cells.stream()));
         }
         return out.toString();
+    }
+
+    private static List<String> job(Job job) {
+        return List.of(
+                word(job.zone()),
+                yes(job.onCar()),
+                yes(job.wholeCar()),
+                "" + job.estimate().low().value(),
+                "" + job.estimate().likely().value(),
+                "" + job.estimate().high().value(),
+                job.crew().stream().map(c -> c.skill() + ":" + word(c.least())).collect(Collectors.joining(" + ")),
+                job.stationKind().orElse(""),
+                yes(job.oneGo()),
+                job.cure().isZero() ? "" : "" + job.cure().toMinutes() / 60.0,
+                word(job.cureLock()));
+    }
+
+    /** Of work outside only whether it takes the car, and the time to inspect it. */
+    private static List<String> outside(Outwork outwork) {
+        String inspection = "" + outwork.inspection().value();
+        return List.of("", "", yes(outwork.wholeCar()), "", inspection, "", "", "", "", "", "");
+    }
+
+    private static String days(ShopSnapshot shop, Outwork outwork) {
+        String trade = shop.vendor(outwork.vendor()).map(Vendor::trade).orElse("");
+        Outwork.Turnaround days = outwork.turnaround();
+        return (trade.isBlank() ? "outside" : trade) + ": " + days.low() + "-" + days.likely() + "-" + days.high();
     }
 
     private static String after(Link link, String ref) {

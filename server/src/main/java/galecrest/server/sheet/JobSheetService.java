@@ -6,8 +6,8 @@ import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Station;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
-import galecrest.core.work.Job;
 import galecrest.core.work.Link;
+import galecrest.core.work.RunningIn;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
@@ -21,9 +21,11 @@ import galecrest.server.build.CommitmentRequest;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.vendor.VendorRepository;
 import galecrest.server.work.JobRequest;
 import galecrest.server.work.LinkRepository;
 import galecrest.server.work.LinkRequest;
+import galecrest.server.work.OutworkRequest;
 import galecrest.server.work.WorkRepository;
 import java.io.IOException;
 import java.io.InputStream;
@@ -56,9 +58,13 @@ public class JobSheetService {
         TEMPLATES.put("nut-and-bolt-week", "Nut-and-bolt week");
     }
 
+    /** The way to another firm, where nobody has said how far it is. */
+    private static final int HOUR_AWAY = 60;
+
     private final WorkRepository works;
     private final LinkRepository links;
     private final BuildService builds;
+    private final VendorRepository vendors;
     private final PlanService plans;
     private final Journal journal;
     private final TransactionTemplate trial;
@@ -67,6 +73,7 @@ public class JobSheetService {
             WorkRepository works,
             LinkRepository links,
             BuildService builds,
+            VendorRepository vendors,
             PlanService plans,
             Journal journal,
             PlatformTransactionManager transactions) {
@@ -74,6 +81,7 @@ public class JobSheetService {
         this.works = works;
         this.links = links;
         this.builds = builds;
+        this.vendors = vendors;
         this.plans = plans;
         this.journal = journal;
     }
@@ -183,11 +191,16 @@ public class JobSheetService {
             String id = NewId.next();
             ids.add(id);
             byRef.put(line.ref(), id);
-            works.insertJob(
-                    id,
-                    round,
-                    new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
-                    false);
+            if (line.outside().isPresent()) {
+                works.insertOutwork(
+                        id, round, outside(build, line, line.outside().get()));
+            } else {
+                works.insertJob(
+                        id,
+                        round,
+                        new JobRequest(build, line.stage(), line.spec(), null, line.note(), List.of(), 0),
+                        false);
+            }
         }
         for (int i = 0; i < lines.size(); i++) {
             for (JobSheet.After after : lines.get(i).after()) {
@@ -207,18 +220,40 @@ public class JobSheetService {
         return ids;
     }
 
+    private OutworkRequest outside(String build, JobSheet.Line line, JobSheet.Outside outside) {
+        return new OutworkRequest(
+                build,
+                line.stage(),
+                line.spec().name(),
+                vendors.ofTrade(outside.trade()).orElseGet(() -> vendors.insertWanted(outside.trade())),
+                line.spec().wholeCar(),
+                HOUR_AWAY,
+                null,
+                null,
+                outside.days().low(),
+                outside.days().likely(),
+                outside.days().high(),
+                HOUR_AWAY,
+                line.spec().likelyMinutes(),
+                line.spec().gate(),
+                line.spec().essential(),
+                null,
+                List.of(),
+                0);
+    }
+
     /** The jobs of a build as a sheet that can be imported again. */
     @AnyHand
     String export(String build) {
         ShopSnapshot shop = plans.current().shop();
         Map<WorkId, String> refs = new HashMap<>();
-        List<Job> jobs = new ArrayList<>();
+        List<Work> lines = new ArrayList<>();
         for (Work work : shop.works()) {
-            if (work instanceof Job job && job.build().value().equals(build)) {
-                jobs.add(job);
-                refs.put(job.id(), "j" + jobs.size());
+            if (!(work instanceof RunningIn) && work.build().value().equals(build)) {
+                lines.add(work);
+                refs.put(work.id(), "j" + lines.size());
             }
         }
-        return JobSheetCsv.write(jobs, refs, shop.links(), links.reasons(), works.stages(build), works.notes(build));
+        return JobSheetCsv.write(lines, shop, refs, links.reasons(), works.stages(build), works.notes(build));
     }
 }

@@ -3,8 +3,10 @@ package galecrest.server.vendor;
 import galecrest.server.NewId;
 import galecrest.server.people.DayMinutes;
 import java.sql.Timestamp;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -48,6 +50,26 @@ public class VendorRepository {
                 .param("email", form.email().strip())
                 .update();
         insertLines(id, form);
+    }
+
+    /** The first vendor of a trade. */
+    public Optional<String> ofTrade(String trade) {
+        return db.sql("select id from vendor where lower(trade) = lower(:trade) order by name, id limit 1")
+                .param("trade", trade)
+                .query(String.class)
+                .optional();
+    }
+
+    /** A vendor of a trade who is still to be found, open as most are. */
+    public String insertWanted(String trade) {
+        String id = NewId.next();
+        List<VendorHours> hours = IntStream.rangeClosed(1, 5)
+                .mapToObj(day -> new VendorHours(day, LocalTime.of(8, 0), LocalTime.of(17, 0)))
+                .toList();
+        insert(
+                id,
+                new VendorRequest("Somebody for " + trade, trade, "", "", hours, List.of(), List.of(), List.of(), 0));
+        return id;
     }
 
     boolean update(String id, VendorRequest form) {

@@ -188,11 +188,16 @@ public class WorkRepository {
     }
 
     void insertOutwork(String id, OutworkRequest form) {
+        insertOutwork(id, null, form);
+    }
+
+    /** The same as part of a round. */
+    public void insertOutwork(String id, @Nullable String round, OutworkRequest form) {
         head(db.sql("""
                         insert into work (id, build_id, stage_id, kind, name, gate, essential, status, not_before,
                             position)
                         values (:id, :build, :stage, 'OUTWORK', :name, :gate, :essential, 'TODO', :notBefore,
-                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), null, form.stage(), form.name(), form.gate(), form.essential())
+                            (select coalesce(max(position), 0) + 1 from work where build_id = :build))"""), id, form.buildId(), round, form.stage(), form.name(), form.gate(), form.essential())
                 .param("notBefore", SqlTime.of(form.notBefore()))
                 .update();
         bind(db.sql("""

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 
 /** A hand's day and what the manager writes down on the walk. */
@@ -100,7 +102,7 @@ class WorkdayTest extends ServerTest {
 
     @Test
     void anExportedJobSheetCanBeImportedAgain() throws Exception {
-        String from = find("cars", "number", "34").get("id").asText();
+        String from = find("cars", "number", "112").get("id").asText();
         byte[] sheet = mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(
                                 "/api/builds/" + from + "/jobs.csv")
                         .cookie(session(MARA)))
@@ -115,7 +117,43 @@ class WorkdayTest extends ServerTest {
         assertThat(imported.status()).isEqualTo(200);
         long lines = new String(sheet, StandardCharsets.UTF_8).lines().count();
         assertThat(imported.body().get("jobs").asLong()).isEqualTo(lines - 1);
+        assertThat(outside(made)).isEqualTo(outside(from)).contains("Rolling road session");
         call(MARA, "POST", "/api/undo", null);
+        call(MARA, "POST", "/api/undo", null);
+    }
+
+    private List<String> outside(String car) throws Exception {
+        return StreamSupport.stream(board().get("works").spliterator(), false)
+                .filter(w -> w.get("buildId").asText().equals(car)
+                        && w.get("kind").asText().equals("OUTWORK"))
+                .map(w -> w.get("name").asText())
+                .sorted()
+                .toList();
+    }
+
+    /** The template sends the car to the tuner: after the checklist, before the fresh oil, in the time the tuner has. */
+    @Test
+    void aTemplateThatSendsTheCarOutBringsTheOutsideWork() throws Exception {
+        String made = call(MARA, "POST", "/api/builds", """
+                        {"build": {"number": "7", "name": "Fresh", "body": "COUPE", "customer": "", "discipline": "",
+                         "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
+                         "limitRear": 2, "version": 0},
+                         "template": "engine-swap"}""").body().get("id").asText();
+        assertThat(outside(made)).containsExactly("Rolling road: power runs and map");
+        JsonNode tuner = StreamSupport.stream(board().get("works").spliterator(), false)
+                .filter(w -> w.get("buildId").asText().equals(made)
+                        && w.get("kind").asText().equals("OUTWORK"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(tuner.at("/outwork/vendorId").asText()).isEqualTo("quay");
+        assertThat(tuner.at("/outwork/wholeCar").asBoolean()).isTrue();
+        JsonNode oil = StreamSupport.stream(board().get("works").spliterator(), false)
+                .filter(w -> w.get("buildId").asText().equals(made)
+                        && w.get("name").asText().startsWith("Fresh oil"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(oil.at("/placed/start").asText())
+                .isGreaterThanOrEqualTo(tuner.at("/placed/ready").asText());
         call(MARA, "POST", "/api/undo", null);
     }
 
