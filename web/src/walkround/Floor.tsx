@@ -16,10 +16,13 @@ const COLUMNS = 'repeat(auto-fill, minmax(182px, 1fr))'
 export function Floor({ picked, onPick }: Props) {
   const { board } = useBoard()
   const { inside, waiting, away, parked } = useMemo(() => places(board), [board])
+  // What no job asks for, such as the trailer, is only there with a car on it.
+  const asked = useMemo(() => new Set(board.works.map((w) => w.job?.stationKind)), [board])
+  const standing = board.stations.filter((s) => inside.has(s.id) || asked.has(s.kind))
   return (
     <section aria-label="Floor">
       <div className={css.floor} style={{ gridTemplateColumns: COLUMNS }}>
-        {board.stations.map((station) => {
+        {standing.map((station) => {
           const car = inside.get(station.id)
           return car ? (
             <Stand
