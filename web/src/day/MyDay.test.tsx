@@ -112,7 +112,7 @@ describe('a hand’s day', () => {
     expect(screen.getByText('Nothing started. Start what is next.')).toBeDefined()
   })
 
-  it('shows what was told otherwise until it is seen, and by itself says that nothing was', async () => {
+  it('shows what has changed since it was published until it is seen, and by itself says that nothing has', async () => {
     on('GET /api/my-day', () =>
       day({ changes: [{ workId: 'Fit loom', said: 'Fit loom from 08:00 to 09:00' }] }),
     )

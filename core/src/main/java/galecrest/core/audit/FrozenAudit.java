@@ -57,8 +57,10 @@ final class FrozenAudit {
         }
     }
 
-    /** Whether its people and its place are still such as could do it; what is pinned goes by its pins,
-     * what is done at a date by the date. */
+    /**
+     * Whether its people and its place are still such as could do it; what is pinned goes by its pins, what is done at a
+     * date by the date.
+     */
     private boolean stillPossible(Job job, Plan.Placed told) {
         return !pinned.contains(job.id())
                 && audit.doneAt(job).isEmpty()

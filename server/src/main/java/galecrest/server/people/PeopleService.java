@@ -67,6 +67,9 @@ class PeopleService {
         if (!Shift.startsBeforeEnd(start, end)) {
             problems.add(new Problem("end", "The hours end (" + end + ") before they start (" + start + ")."));
         }
+        if (form.kind() == ShiftChange.Kind.AWAY) {
+            problems.add(new Problem("kind", "Who goes along with a car is said at the car's date."));
+        }
         if (form.kind() == ShiftChange.Kind.EXTRA && (form.start() == null || form.end() == null)) {
             problems.add(new Problem("start", "An extra shift needs its hours."));
         }

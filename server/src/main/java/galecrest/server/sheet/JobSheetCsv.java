@@ -3,7 +3,6 @@ package galecrest.server.sheet;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.JobSheet;
 import galecrest.core.shop.Problem;
-import galecrest.core.vendor.Vendor;
 import galecrest.core.work.Findings;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
@@ -86,7 +85,9 @@ final class JobSheetCsv {
     }
 
     private static String days(ShopSnapshot shop, Outwork outwork) {
-        String trade = shop.vendor(outwork.vendor()).map(Vendor::trade).orElse("");
+        String trade = shop.vendor(outwork.vendor())
+                .map(v -> v.trade().replace(':', ' ').strip())
+                .orElse("");
         Outwork.Turnaround days = outwork.turnaround();
         return (trade.isBlank() ? "outside" : trade) + ": " + days.low() + "-" + days.likely() + "-" + days.high();
     }

@@ -110,6 +110,14 @@ class OutingTest extends ServerTest {
         assertThat(call(MARA, "POST", "/api/commitments", date(other, "Shakedown", 10, 9, List.of()))
                         .at("back"))
                 .contains("comes back after it leaves");
+        assertThat(call(MARA, "POST", "/api/commitments", date(other, "Shakedown", 20, 22, List.of("nobody")))
+                        .status())
+                .as("somebody who is not there")
+                .isBetween(400, 499);
+        Map<String, Object> entered = Map.of("kind", "AWAY", "from", "2027-03-01", "to", "2027-03-02", "note", "");
+        assertThat(call(MARA, "POST", "/api/people/" + kit + "/shift-changes", entered)
+                        .at("kind"))
+                .contains("at the car's date");
         assertThat(board().path("commitments").findValuesAsText("name")).doesNotContain("Shakedown");
     }
 
