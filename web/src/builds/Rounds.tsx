@@ -142,7 +142,7 @@ export function RoundForm({ car, round, after, onClose }: FormProps) {
         />
         {!round && (
           <Textarea
-            label="What it came back with"
+            label={after ? 'What it came back with' : 'Jobs of its own'}
             description="A job a line: weeping union rear left 40m"
             mt="sm"
             autosize
