@@ -137,15 +137,15 @@ class LiveService {
     void changed() {
         PlanService.Current before = last;
         PlanService.Current now = plans.current();
-        last = now;
-        if (before == null) {
-            return;
-        }
-        List<Journal.Entry> entries = journal.after(before.change()).stream()
-                .filter(e -> e.id() <= now.change())
-                .toList();
+        List<Journal.Entry> entries = before == null
+                ? List.of()
+                : journal.after(before.change()).stream()
+                        .filter(e -> e.id() <= now.change())
+                        .toList();
         dropEnded();
-        if (entries.isEmpty() || screens.isEmpty()) {
+        // Only now: where the database did not answer, what there is to tell is told the next time.
+        last = now;
+        if (before == null || entries.isEmpty() || screens.isEmpty()) {
             return;
         }
         PlanDifference difference = plans.since(before, now);

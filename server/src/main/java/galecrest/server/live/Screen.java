@@ -68,7 +68,7 @@ final class Screen {
         for (SseEmitter.SseEventBuilder next = next(); next != null; next = next()) {
             try {
                 emitter.send(next);
-            } catch (IOException | IllegalStateException gone) {
+            } catch (IOException | RuntimeException gone) {
                 close();
             }
         }

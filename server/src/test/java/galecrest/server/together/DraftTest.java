@@ -163,7 +163,13 @@ class DraftTest extends TogetherTest {
         // may be.
         String bulky = "€".repeat(3_990);
         for (int i = 0; i < 220; i++) {
-            mara.send("POST", "/api/supplies", Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""));
+            assertThat(mara.send(
+                                    "POST",
+                                    "/api/supplies",
+                                    Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""))
+                            .statusCode())
+                    .as("asked for %s", i)
+                    .isEqualTo(200);
             String one = "asked for " + i + "€";
             await(() -> hears(heard, one));
         }

@@ -62,6 +62,8 @@ public final class ActivityNetwork {
     /** Of each commitment, the slot by which it must be ready: a promise keeps time for what may still be found. */
     public final int[] due;
 
+    /** The dates at which, or up to which, a car is still to be away. */
+    public final List<Commitment> outings;
     /** Of each node, the number of the commitment at which it is done, away from the shop; −1 for none. */
     public final int[] there;
 
@@ -110,6 +112,9 @@ public final class ActivityNetwork {
         }
         ReleaseDates outside = new ReleaseDates(shop, grid, calendars);
         works.forEach(w -> bounds.add(outside.of(w)));
+        outings = shop.commitments().stream()
+                .filter(c -> c.away().map(a -> grid.atOrAfter(a.to()) > 0).orElse(false))
+                .toList();
         there = works.stream().mapToInt(this::doneAt).toArray();
         for (int node = 0; node < there.length; node++) {
             if (there[node] >= 0) {
@@ -137,12 +142,9 @@ public final class ActivityNetwork {
 
     /** The date that has the work done where the car then is; once it is back, what is left is done in the shop. */
     private int doneAt(Work work) {
-        for (int c = 0; c < shop.commitments().size(); c++) {
-            Commitment date = shop.commitments().get(c);
-            if (date.there(work)
-                    && date.away().isPresent()
-                    && grid.atOrAfter(date.away().get().to()) > 0) {
-                return c;
+        for (Commitment date : outings) {
+            if (date.there(work)) {
+                return shop.commitments().indexOf(date);
             }
         }
         return -1;

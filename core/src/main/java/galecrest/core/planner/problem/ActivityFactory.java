@@ -89,13 +89,10 @@ public final class ActivityFactory {
     /** The slots, in pairs, in which the car is away at dates that this work is not for. */
     private int[] carAway(Work work) {
         List<Integer> away = new ArrayList<>();
-        for (Commitment date : network.shop.commitments()) {
-            if (date.away().isPresent() && date.build().equals(work.build()) && !isForDateUpTo(date, work)) {
-                int back = network.grid.atOrAfter(date.away().get().to());
-                if (back > 0) {
-                    away.add(Math.max(0, network.grid.atOrBefore(date.due())));
-                    away.add(back);
-                }
+        for (Commitment date : network.outings) {
+            if (date.build().equals(work.build()) && !isForDateUpTo(date, work)) {
+                away.add(Math.max(0, network.grid.atOrBefore(date.due())));
+                away.add(network.grid.atOrAfter(date.away().orElseThrow().to()));
             }
         }
         return away.stream().mapToInt(Integer::intValue).toArray();
