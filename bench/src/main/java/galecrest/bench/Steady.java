@@ -21,6 +21,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -29,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * How still a plan stands: {@code bench steady [--seed N] [--seconds S] [FILE…]} makes forty edits of the demo shop and of
@@ -38,7 +40,9 @@ import java.util.TreeSet;
 final class Steady {
     private static final String USAGE = "./galecrest bench steady [--seed N] [--seconds S] [--verbose] [FILE…]";
     private static final int EDITS = 40;
-    /** Of so many edits one is also searched for long. */
+    /** So many edits that cost the dates most are also searched for long. */
+    private static final int WORST = 4;
+    /** And of so many one, whatever it costs. */
     private static final int SEARCHED = 7;
     /** An offer comes after this share of the long search. */
     private static final double OFFERED_AFTER = 1 / 6.0;
@@ -99,29 +103,43 @@ final class Steady {
         double lost = 0;
         double won = 0;
         double offered = 0;
+        List<Plan> after = new ArrayList<>();
         List<Edits.Edit> edits = Edits.of(shop, stands, EDITS, seed);
         for (int i = 0; i < EDITS; i++) {
             Edits.Edit edit = edits.get(i);
-            Plan after = mended(edit.shop());
-            others[i] = movedOthers(edit, stands, after);
-            told[i] = toldSoon(edit.shop(), stands, after).size();
-            lost += Math.max(0, after.score().hardLateness() - stands.score().hardLateness());
+            Plan mended = mended(edit.shop());
+            others[i] = movedOthers(edit, stands, mended);
+            told[i] = toldSoon(edit.shop(), stands, mended).size();
+            lost += Math.max(0, mended.score().hardLateness() - stands.score().hardLateness());
             if (verbose) {
                 System.out.printf(
                         Locale.ROOT,
                         "  %3.0f moved, %1.0f told, %+6.1f h hard, %+6.1f h promised  %s%n",
                         others[i],
                         told[i],
-                        after.score().hardLateness() - stands.score().hardLateness(),
-                        after.score().promisedLateness() - stands.score().promisedLateness(),
+                        mended.score().hardLateness() - stands.score().hardLateness(),
+                        mended.score().promisedLateness() - stands.score().promisedLateness(),
                         edit.what());
             }
-            if (i % SEARCHED == 0 && seconds > 0) {
-                ShopSnapshot with = edit.shop().withTaken(after);
-                double best = searched(with, seconds).score().hardLateness();
-                double soon = searched(with, seconds * OFFERED_AFTER).score().hardLateness();
-                won += Math.max(0, after.score().hardLateness() - best);
-                offered += Math.max(0, after.score().hardLateness() - Math.max(best, soon));
+            after.add(mended);
+        }
+        for (int i : seconds > 0 ? searchedAfter(after) : Set.<Integer>of()) {
+            Plan mended = after.get(i);
+            ShopSnapshot with = edits.get(i).shop().withTaken(mended);
+            double repaired = mended.score().hardLateness();
+            double best = searched(with, seconds).score().hardLateness();
+            double soon = searched(with, seconds * OFFERED_AFTER).score().hardLateness();
+            won += Math.max(0, repaired - best);
+            offered += Math.max(0, repaired - Math.max(best, soon));
+            if (verbose) {
+                System.out.printf(
+                        Locale.ROOT,
+                        "  %.1f h hard after the repair, %.1f h on offer soon, %.1f h after %.0f s  %s%n",
+                        repaired,
+                        soon,
+                        best,
+                        seconds,
+                        edits.get(i).what());
             }
         }
         return String.format(
@@ -136,6 +154,20 @@ final class Steady {
                 lost,
                 won < 0.01 ? "none to win" : String.format(Locale.ROOT, "%.0f%%", 100 * offered / won),
                 broken == 0 ? "ok" : broken + " violations");
+    }
+
+    /** Every so many edits, whatever they did, and those by which the dates lost most. */
+    private static Set<Integer> searchedAfter(List<Plan> after) {
+        Set<Integer> some = new TreeSet<>();
+        for (int i = 0; i < after.size(); i += SEARCHED) {
+            some.add(i);
+        }
+        IntStream.range(0, after.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> -after.get(i).score().hardLateness()))
+                .limit(WORST)
+                .forEach(some::add);
+        return some;
     }
 
     private Plan mended(ShopSnapshot shop) {
