@@ -42,6 +42,10 @@ class ArchitectureTest {
             "sheet",
             "mate",
             "money",
+            "gauge",
+            "gauge.chassis",
+            "gauge.driveline",
+            "gauge.all",
             "plan",
             "planner.calendar",
             "planner.network",
@@ -60,7 +64,8 @@ class ArchitectureTest {
     static final ArchRule pureJava = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("galecrest.core..", "java..", "org.jspecify..", "javax.measure..", "tech.units..");
+            .resideInAnyPackage(
+                    "galecrest.core..", "java..", "org.jspecify..", "javax.measure..", "tech.units..", "org.ojalgo..");
 
     @ArchTest
     static final ArchRule noClockOfItsOwn = noClasses()

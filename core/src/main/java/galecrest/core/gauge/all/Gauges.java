@@ -1,0 +1,34 @@
+package galecrest.core.gauge.all;
+
+import galecrest.core.gauge.Gauge;
+import galecrest.core.gauge.chassis.AntiRollBarGauge;
+import galecrest.core.gauge.chassis.BallastGauge;
+import galecrest.core.gauge.chassis.BumpSteerGauge;
+import galecrest.core.gauge.chassis.CamberCasterGauge;
+import galecrest.core.gauge.chassis.CornerWeightsGauge;
+import galecrest.core.gauge.chassis.HeightsGauge;
+import galecrest.core.gauge.chassis.MassLedgerGauge;
+import galecrest.core.gauge.chassis.StringsGauge;
+import java.util.List;
+import java.util.Optional;
+
+/** Every gauge that there is. */
+public final class Gauges {
+    /** In the order in which they are offered. */
+    public static final List<Gauge> ALL = List.of(
+            new CornerWeightsGauge(),
+            new BallastGauge(),
+            new MassLedgerGauge(),
+            new StringsGauge(),
+            new CamberCasterGauge(),
+            new BumpSteerGauge(),
+            new HeightsGauge(),
+            new AntiRollBarGauge());
+
+    private Gauges() {}
+
+    /** The gauge of that name. */
+    public static Optional<Gauge> named(String name) {
+        return ALL.stream().filter(g -> g.name().equals(name)).findFirst();
+    }
+}

@@ -1,0 +1,5 @@
+/** Gauges of engine and driveline. */
+@NullMarked
+package galecrest.core.gauge.driveline;
+
+import org.jspecify.annotations.NullMarked;
