@@ -1,7 +1,9 @@
 package galecrest.server;
 
+import galecrest.server.gauge.GaugeShell;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -11,6 +13,10 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 public class Galecrest {
     public static void main(String[] args) {
+        if (args.length > 0 && args[0].equals("gauge")) {
+            List<String> asked = List.of(args).subList(1, args.length);
+            System.exit(GaugeShell.run(asked, System.in, System.out, System.err));
+        }
         SpringApplication.run(Galecrest.class, args);
     }
 

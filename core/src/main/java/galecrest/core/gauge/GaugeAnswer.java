@@ -14,6 +14,8 @@ import java.util.Map;
 /** What a gauge answers: figures with their unit, texts, and parts and lists of these, in order. */
 public final class GaugeAnswer {
     private static final MathContext DIGITS = new MathContext(7);
+    /** What is less than that, in whatever unit, is what computing leaves of nought. */
+    private static final double NOTHING = 1e-9;
 
     private final UnitSystem system;
     private final Map<String, Object> values = new LinkedHashMap<>();
@@ -34,9 +36,10 @@ public final class GaugeAnswer {
 
     private Figure figure(QuantityKind kind, double si) {
         double shown = QuantityText.in(kind, si, system);
-        double rounded = Double.isFinite(shown) ? new BigDecimal(shown).round(DIGITS).doubleValue() : shown;
-        return new Figure(
-                rounded == 0 ? 0.0 : rounded, QuantityText.unit(kind, system), QuantityText.sayBoth(kind, si, system));
+        double rounded = Math.abs(shown) < NOTHING
+                ? 0
+                : Double.isFinite(shown) ? new BigDecimal(shown).round(DIGITS).doubleValue() : shown;
+        return new Figure(rounded, QuantityText.unit(kind, system), QuantityText.sayBoth(kind, si, system));
     }
 
     /** Figures by name, as of the four wheels. */

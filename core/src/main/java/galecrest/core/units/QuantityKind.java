@@ -195,9 +195,8 @@ public enum QuantityKind {
 
     /** The unit that a text names; as it is written, or where that names none, in other letters of another case. */
     Optional<Written> named(String text) {
-        return units.stream()
-                .filter(u -> u.is(text))
-                .findFirst()
-                .or(() -> units.stream().filter(u -> u.isButForCase(text)).findFirst());
+        return units.stream().filter(u -> u.is(text)).findFirst().or(() -> units.stream()
+                .filter(u -> u.isButForCase(text))
+                .findFirst());
     }
 }

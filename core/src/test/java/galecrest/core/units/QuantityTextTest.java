@@ -106,7 +106,9 @@ class QuantityTextTest {
 
     @Property(tries = 300)
     void whatIsSaidIsReadAgainInEveryUnit(
-            @ForAll QuantityKind kind, @ForAll UnitSystem system, @ForAll @DoubleRange(min = 0.5, max = 900) double shown) {
+            @ForAll QuantityKind kind,
+            @ForAll UnitSystem system,
+            @ForAll @DoubleRange(min = 0.5, max = 900) double shown) {
         QuantityKind.Written unit = kind.shown(system);
         double si = QuantityText.read(kind, (shown + " " + unit.label()).strip(), system);
         assertThat(QuantityText.in(kind, si, system)).isCloseTo(shown, within(1e-9 * shown));

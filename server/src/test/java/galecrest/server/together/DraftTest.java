@@ -163,10 +163,7 @@ class DraftTest extends TogetherTest {
         // may be.
         String bulky = "€".repeat(3_990);
         for (int i = 0; i < 220; i++) {
-            assertThat(mara.send(
-                                    "POST",
-                                    "/api/supplies",
-                                    Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""))
+            assertThat(mara.send("POST", "/api/supplies", Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""))
                             .statusCode())
                     .as("asked for %s", i)
                     .isEqualTo(200);

@@ -9,6 +9,12 @@ import galecrest.core.gauge.chassis.CornerWeightsGauge;
 import galecrest.core.gauge.chassis.HeightsGauge;
 import galecrest.core.gauge.chassis.MassLedgerGauge;
 import galecrest.core.gauge.chassis.StringsGauge;
+import galecrest.core.gauge.driveline.ClutchStopGauge;
+import galecrest.core.gauge.driveline.CompressionGauge;
+import galecrest.core.gauge.driveline.GearingGauge;
+import galecrest.core.gauge.driveline.LeakTestGauge;
+import galecrest.core.gauge.driveline.RunningInGauge;
+import galecrest.core.gauge.driveline.ValveClearanceGauge;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,7 +29,13 @@ public final class Gauges {
             new CamberCasterGauge(),
             new BumpSteerGauge(),
             new HeightsGauge(),
-            new AntiRollBarGauge());
+            new AntiRollBarGauge(),
+            new GearingGauge(),
+            new ValveClearanceGauge(),
+            new ClutchStopGauge(),
+            new CompressionGauge(),
+            new RunningInGauge(),
+            new LeakTestGauge());
 
     private Gauges() {}
 

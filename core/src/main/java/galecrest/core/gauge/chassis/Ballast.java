@@ -23,6 +23,10 @@ public record Ballast(double mass, double front, double left, double wheelbase, 
     /** The lowest way may be further from the targets by that: a gram on the wrong side. */
     private static final double GRAM = 1e-3;
 
+    static {
+        Library.quiet();
+    }
+
     /**
      * Where ballast may be bolted.
      *

@@ -79,8 +79,7 @@ public final class BallastGauge implements Gauge {
                     .put("mass", MASS, placed.masses()[i])
                     .put("full", placed.masses()[i] >= spots.get(i).limit() - 1e-6));
         }
-        boolean frontGood =
-                Double.isNaN(targets[0]) || Math.abs(placed.front() - targets[0]) <= tolerance;
+        boolean frontGood = Double.isNaN(targets[0]) || Math.abs(placed.front() - targets[0]) <= tolerance;
         boolean leftGood = Double.isNaN(targets[1]) || Math.abs(placed.left() - targets[1]) <= tolerance;
         return answer.put("feasible", frontGood && leftGood)
                 .rows("spots", rows)

@@ -50,9 +50,7 @@ public final class BumpSteerGauge implements Gauge {
                 power *= at[i] / unit;
             }
         }
-        double[][] m = {
-            {sums[0], sums[1], sums[2]}, {sums[1], sums[2], sums[3]}, {sums[2], sums[3], sums[4]}
-        };
+        double[][] m = {{sums[0], sums[1], sums[2]}, {sums[1], sums[2], sums[3]}, {sums[2], sums[3], sums[4]}};
         double all = determinant(m);
         double[] found = new double[3];
         for (int c = 0; c < 3; c++) {
@@ -95,9 +93,11 @@ public final class BumpSteerGauge implements Gauge {
         if (largest - least <= most) {
             advice.add("Within tolerance over the whole travel.");
         } else if (straight >= curve) {
-            advice.add("Mostly a straight change: one end of the rod is too high or too low. Shim it and measure again.");
+            advice.add(
+                    "Mostly a straight change: one end of the rod is too high or too low. Shim it and measure again.");
         } else {
-            advice.add("Mostly a curve, the same way in bump and in droop: the rod is too long or too short for its arc.");
+            advice.add(
+                    "Mostly a curve, the same way in bump and in droop: the rod is too long or too short for its arc.");
         }
         return new GaugeAnswer(request.system())
                 .put("change of toe", ANGLE, largest - least)
@@ -105,6 +105,9 @@ public final class BumpSteerGauge implements Gauge {
                 .put("straight part", ANGLE, straight)
                 .put("curve", ANGLE, curve)
                 .put("advice", advice)
-                .put("before", List.of("Spring out or slack, bar unhooked, car safely on stands; camber and caster set first."));
+                .put(
+                        "before",
+                        List.of(
+                                "Spring out or slack, bar unhooked, car safely on stands; camber and caster set first."));
     }
 }

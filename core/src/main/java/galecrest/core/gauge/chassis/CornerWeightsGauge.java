@@ -15,6 +15,7 @@ import galecrest.core.units.QuantityKind;
 import galecrest.core.units.QuantityText;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Corner weights, corrected for what was aboard, and the turns of the perches that bring the cross to its target. */
@@ -82,7 +83,7 @@ public final class CornerWeightsGauge implements Gauge {
                 .put(
                         "verdict",
                         String.format(
-                                java.util.Locale.ROOT,
+                                Locale.ROOT,
                                 "Cross %.1f %%, wanted %.1f ± %.1f %%: %s.",
                                 100 * weights.cross(),
                                 100 * target,
@@ -108,11 +109,12 @@ public final class CornerWeightsGauge implements Gauge {
                 .put(
                         "advice",
                         Arrays.stream(solution.turns()).anyMatch(t -> Math.abs(t) > MOST_TURNS)
-                                ? "More than " + (int) MOST_TURNS + " turns: look for a bent or wrong spring, or a bar still"
+                                ? "More than " + (int) MOST_TURNS
+                                        + " turns: look for a bent or wrong spring, or a bar still"
                                         + " hooked, before turning so far."
                                 : String.format(
-                                        java.util.Locale.ROOT,
-                                        "Quarter turns to %.1f %%, ride height as it is on average, within %s at each wheel.",
+                                        Locale.ROOT,
+                                        "Quarter turns to %.1f %%; ride height stays as it is on average, within %s at each wheel.",
                                         100 * solution.then().cross(),
                                         QuantityText.say(LENGTH, solution.mostHeight(), answer.system())));
     }
@@ -142,8 +144,7 @@ public final class CornerWeightsGauge implements Gauge {
     }
 
     /** What was aboard and should not have been, or the other way round, with where it is. */
-    private static CornerWeights corrected(
-            GaugeRequest request, CornerWeights weights, Optional<SpringPlatform> car) {
+    private static CornerWeights corrected(GaugeRequest request, CornerWeights weights, Optional<SpringPlatform> car) {
         double[] pads = weights.pads();
         for (GaugeRequest row : request.rows("correct")) {
             row.text("what");
@@ -155,7 +156,8 @@ public final class CornerWeightsGauge implements Gauge {
             double y = row.quantityOr("y", LENGTH, 0, -2, 2);
             if (car.isEmpty()) {
                 request.wrong("wheelbase", "is needed for a correction, with tracks and wheel rates.");
-            } else if (!Double.isNaN(mass + x + y) && Arrays.stream(car.get().wheel()).noneMatch(Double::isNaN)) {
+            } else if (!Double.isNaN(mass + x + y)
+                    && Arrays.stream(car.get().wheel()).noneMatch(Double::isNaN)) {
                 SpringPlatform.Change change = car.get().loaded(out ? -mass : mass, x, y);
                 Arrays.setAll(pads, i -> pads[i] + change.load()[i] / 9.80665);
             }

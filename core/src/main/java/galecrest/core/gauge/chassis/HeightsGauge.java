@@ -54,8 +54,7 @@ public final class HeightsGauge implements Gauge {
         double rate = sprung ? spring.quantity("rate", STIFFNESS, 500, 2e6) : Double.NaN;
         double free = sprung ? spring.quantity("free length", LENGTH, 0.03, 1) : Double.NaN;
         double installed = sprung ? spring.quantity("length at droop", LENGTH, 0.03, 1) : Double.NaN;
-        double[] clear =
-                request.has("clearances") ? request.quantities("clearances", LENGTH, -0.1, 1) : new double[0];
+        double[] clear = request.has("clearances") ? request.quantities("clearances", LENGTH, -0.1, 1) : new double[0];
         double least = request.quantityOr("least clearance", LENGTH, Double.NaN, 0, 1);
         request.done();
         GaugeAnswer answer = new GaugeAnswer(request.system());

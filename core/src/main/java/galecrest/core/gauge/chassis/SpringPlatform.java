@@ -23,6 +23,10 @@ public record SpringPlatform(double[] x, double[] y, double[] wheel, double[] ty
     private static final int PLANE = 3;
     private static final int CORNERS = 4;
 
+    static {
+        Library.quiet();
+    }
+
     /** A car with its axles square to it. */
     public static SpringPlatform of(
             double wheelbase,

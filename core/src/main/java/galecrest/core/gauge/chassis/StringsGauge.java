@@ -59,8 +59,7 @@ public final class StringsGauge implements Gauge {
         double tolerance = request.quantityOr("tolerance", ANGLE, Math.toRadians(0.05), 0, MOST_TOE);
         request.done();
         StringAlignment strings = new StringAlignment(front, rear, across);
-        double[] angles =
-                corrected ? strings.stringAngles(wheelbase, frontTrack, rearTrack) : new double[] {0, 0};
+        double[] angles = corrected ? strings.stringAngles(wheelbase, frontTrack, rearTrack) : new double[] {0, 0};
         return answer(request, strings, angles, wanted, tolerance);
     }
 
@@ -83,8 +82,8 @@ public final class StringsGauge implements Gauge {
                     .put("at the rims", LENGTH, atRim[2 * axle] + atRim[2 * axle + 1]));
             if (!Double.isNaN(wanted[axle])) {
                 boolean good = Math.abs(total - wanted[axle]) <= tolerance;
-                said.add("Total toe " + AXLES.get(axle) + " " + degrees(total) + ", wanted " + degrees(wanted[axle]) + ": "
-                        + (good ? "within tolerance." : total < wanted[axle] ? "more toe-in." : "less toe-in."));
+                said.add("Total toe " + AXLES.get(axle) + " " + degrees(total) + ", wanted " + degrees(wanted[axle])
+                        + ": " + (good ? "within tolerance." : total < wanted[axle] ? "more toe-in." : "less toe-in."));
             }
         }
         if (Math.abs(angles[0] - angles[1]) > NOT_PARALLEL || Math.abs(angles[0]) > NOT_PARALLEL) {

@@ -24,9 +24,9 @@ class AlignmentTest {
     @Test
     void toeIsTheArcSineOfTheDifferenceOverTheRim() {
         StringAlignment strings = new StringAlignment(
-                new double[] {0.102, 0.1, 0.1, 0.1}, new double[] {0.1, 0.1, 0.1, 0.1}, new double[] {
-                    0.4318, 0.4318, 0.4318, 0.4318
-                });
+                new double[] {0.102, 0.1, 0.1, 0.1},
+                new double[] {0.1, 0.1, 0.1, 0.1},
+                new double[] {0.4318, 0.4318, 0.4318, 0.4318});
         assertThat(Math.toDegrees(strings.toe(0))).isCloseTo(0.2654, within(5e-5));
         assertThat(StringsGauge.degrees(strings.toe(0))).isEqualTo("0° 16′ in");
         assertThat(StringsGauge.degrees(-strings.toe(0))).isEqualTo("0° 16′ out");
@@ -57,8 +57,7 @@ class AlignmentTest {
                 front[i] = distance(hub.add(rim / 2, along), at[i % 2], slope[i % 2], side);
                 rear[i] = distance(hub.add(-rim / 2, along), at[i % 2], slope[i % 2], side);
             }
-            StringAlignment strings =
-                    new StringAlignment(front, rear, new double[] {rim, rim, rim, rim});
+            StringAlignment strings = new StringAlignment(front, rear, new double[] {rim, rim, rim, rim});
             double[] found = strings.toes(strings.stringAngles(wheelbase, track[0], track[1]));
             assertThat(found).containsExactly(toe, within(2e-5));
             assertThat(StringAlignment.thrust(found)).isCloseTo((toe[2] - toe[3]) / 2, within(2e-5));
@@ -85,7 +84,9 @@ class AlignmentTest {
         Map<String, Object> request = strings();
         request.put("front target", "0°");
         GaugeAnswer answer = new StringsGauge().answer(GaugeRequest.of(request));
-        assertThat(answer.values().get("axles").toString()).contains("0° 24′ in").contains("3 mm");
+        assertThat(answer.values().get("axles").toString())
+                .contains("0° 24′ in")
+                .contains("3 mm");
         assertThat(answer.values().get("verdict").toString()).contains("less toe-in");
         request.put("left front", Map.of("front", "160 mm", "rear", "100 mm"));
         assertThatThrownBy(() -> new StringsGauge().answer(GaugeRequest.of(request)))
@@ -110,8 +111,8 @@ class AlignmentTest {
     }
 
     private static double camber(Vector3D axis, double steeredLeft) {
-        Vector3D spindle = new Rotation(axis, steeredLeft, RotationConvention.VECTOR_OPERATOR)
-                .applyTo(new Vector3D(0, 1, 0));
+        Vector3D spindle =
+                new Rotation(axis, steeredLeft, RotationConvention.VECTOR_OPERATOR).applyTo(new Vector3D(0, 1, 0));
         return -Math.asin(spindle.getZ());
     }
 
@@ -125,14 +126,31 @@ class AlignmentTest {
                         "431.8 mm",
                         "readings",
                         Map.of(
-                                "first", "-1.5°", "first at", 0, "second", "-2.1°", "second at", 3, "target", "-2.5°"))));
+                                "first",
+                                "-1.5°",
+                                "first at",
+                                0,
+                                "second",
+                                "-2.1°",
+                                "second at",
+                                3,
+                                "target",
+                                "-2.5°"))));
         assertThat(answer.value("camber")).isCloseTo(-2.495, within(0.001));
         assertThat(answer.value("more")).isCloseTo(2, within(1e-6));
         assertThatThrownBy(() -> new CamberCasterGauge()
                         .answer(GaugeRequest.of(Map.of(
                                 "readings",
                                 Map.of(
-                                        "first", "-1.5°", "first at", 0, "second", "-1.5°", "second at", 3, "target",
+                                        "first",
+                                        "-1.5°",
+                                        "first at",
+                                        0,
+                                        "second",
+                                        "-1.5°",
+                                        "second at",
+                                        3,
+                                        "target",
                                         "-2.5°")))))
                 .hasMessageContaining("readings.second");
     }

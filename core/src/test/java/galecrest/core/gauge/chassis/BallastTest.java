@@ -45,8 +45,11 @@ class BallastTest {
         for (int n = 0; n < 1000; n++) {
             List<Ballast.Spot> spots = spots(random);
             Ballast car = new Ballast(
-                    900 + 200 * random.nextDouble(), 0.45 + 0.15 * random.nextDouble(), 0.47 + 0.06 * random.nextDouble(),
-                    2.5, 1.5);
+                    900 + 200 * random.nextDouble(),
+                    0.45 + 0.15 * random.nextDouble(),
+                    0.47 + 0.06 * random.nextDouble(),
+                    2.5,
+                    1.5);
             double least = car.mass() + 40 * random.nextDouble();
             var found = car.place(spots, least, 0.52, 0.5);
             double room = spots.stream().mapToDouble(Ballast.Spot::limit).sum();
@@ -150,7 +153,11 @@ class BallastTest {
         assertThat(answer.values().get("verdict").toString()).contains("15 kg").contains("short");
         Map<String, Object> far = request();
         far.put("target front", "48 %");
-        assertThat(new BallastGauge().answer(GaugeRequest.of(far)).values().get("verdict").toString())
+        assertThat(new BallastGauge()
+                        .answer(GaugeRequest.of(far))
+                        .values()
+                        .get("verdict")
+                        .toString())
                 .contains("as near as can be");
         Map<String, Object> wrong = request();
         wrong.put("class mass", "-3 kg");

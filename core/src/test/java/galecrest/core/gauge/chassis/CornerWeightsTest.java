@@ -34,7 +34,8 @@ class CornerWeightsTest {
         SpringPlatform.Change alike = square(40_000, 40_000, 40_000, 40_000).raised(new double[] {0.01, 0, 0, 0});
         assertThat(alike.load()).containsExactly(new double[] {100, -100, -100, 100}, within(1e-6));
         SpringPlatform.Change unlike = square(35_000, 35_000, 50_000, 50_000).raised(new double[] {0.01, 0, 0, 0});
-        assertThat(unlike.load()).containsExactly(new double[] {102.9412, -102.9412, -102.9412, 102.9412}, within(1e-4));
+        assertThat(unlike.load())
+                .containsExactly(new double[] {102.9412, -102.9412, -102.9412, 102.9412}, within(1e-4));
         double h = 0.01;
         double formula = h / (2 / 35_000.0 + 2 / 50_000.0);
         assertThat(unlike.load()[0]).isCloseTo(formula, within(1e-9));
@@ -113,15 +114,13 @@ class CornerWeightsTest {
         assertThat(100 * now.left()).isCloseTo(50.3, within(0.05));
         assertThat(100 * now.cross()).isCloseTo(48.1, within(0.05));
         assertThat(100 * now.otherCross()).isCloseTo(51.9, within(0.05));
-        PerchSolver solver = new PerchSolver(
-                now,
-                square(40_000, 40_000, 40_000, 40_000),
-                new double[] {1, 1, 1, 1},
-                new double[] {0.002, 0.002, 0.002, 0.002});
+        PerchSolver solver =
+                new PerchSolver(now, square(40_000, 40_000, 40_000, 40_000), new double[] {1, 1, 1, 1}, new double[] {
+                    0.002, 0.002, 0.002, 0.002
+                });
         PerchSolver.Solution found = solver.quarters(0.5, 0.003).orElseThrow();
         assertThat(found.turns()).containsExactly(-1.25, 1.25, 1.25, -1.25);
-        assertThat(found.then().pads())
-                .containsExactly(new double[] {281.3, 278.2, 254.7, 251.8}, within(0.06));
+        assertThat(found.then().pads()).containsExactly(new double[] {281.3, 278.2, 254.7, 251.8}, within(0.06));
         assertThat(found.mostHeight()).isLessThan(1e-9);
         // Turned one perch after the other, each from where the one before left it, the pads come to the same.
         CornerWeights step = now;
@@ -129,10 +128,9 @@ class CornerWeightsTest {
             double[] one = new double[4];
             one[i] = found.turns()[i];
             step = new PerchSolver(
-                            step,
-                            square(40_000, 40_000, 40_000, 40_000),
-                            new double[] {1, 1, 1, 1},
-                            new double[] {0.002, 0.002, 0.002, 0.002})
+                            step, square(40_000, 40_000, 40_000, 40_000), new double[] {1, 1, 1, 1}, new double[] {
+                                0.002, 0.002, 0.002, 0.002
+                            })
                     .after(one)
                     .then();
         }

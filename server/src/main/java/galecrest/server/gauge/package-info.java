@@ -1,0 +1,5 @@
+/** The gauges over HTTP and in the shell. */
+@NullMarked
+package galecrest.server.gauge;
+
+import org.jspecify.annotations.NullMarked;
