@@ -8,6 +8,11 @@ public interface Gauge {
     /** What it is called on screen. */
     String title();
 
+    /** What a log says of an answer in a line: the figure that matters most. */
+    default String headline(GaugeAnswer answer) {
+        return answer.first().map(f -> f + " " + answer.said(f)).orElse(title());
+    }
+
     /**
      * The answer to a request.
      *

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What a gauge answers: figures with their unit, texts, and parts and lists of these, in order. */
 public final class GaugeAnswer {
@@ -86,6 +87,24 @@ public final class GaugeAnswer {
     /** The figure of a field. */
     public double value(String field) {
         return ((Figure) values.get(field)).value();
+    }
+
+    /** The field of the first figure. */
+    public Optional<String> first() {
+        return values.entrySet().stream()
+                .filter(e -> e.getValue() instanceof Figure)
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
+    /** A figure in words, in the units of the answer. */
+    public String said(String field) {
+        return ((Figure) values.get(field)).said().replaceAll(" \\(.*\\)$", "");
+    }
+
+    /** A text of a field. */
+    public String text(String field) {
+        return String.valueOf(values.get(field));
     }
 
     /** What is answered, by field. */

@@ -150,8 +150,12 @@ class BoardRepository {
                 .list());
     }
 
+    /** The last of each kind that counts, by car. */
     Map<String, List<Board.MeasurementView>> measurements() {
-        return grouped(db.sql("select * from measurement order by at desc")
+        return grouped(db.sql("""
+                        select * from (select distinct on (build_id, what) * from measurement m
+                            where not exists (select 1 from measurement c where c.corrects_id = m.id)
+                            order by build_id, what, at desc, id desc) latest order by at desc""")
                 .query((row, n) -> new KeyedRow<>(
                         row.getString("build_id"),
                         new Board.MeasurementView(

@@ -40,6 +40,11 @@ public final class CornerWeightsGauge implements Gauge {
     }
 
     @Override
+    public String headline(GaugeAnswer answer) {
+        return "cross " + answer.said("cross") + ", " + answer.said("total");
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
         double[] pads = corners(request, "pads", MASS, 0.1, HEAVIEST_CORNER);
         known(request, pads);

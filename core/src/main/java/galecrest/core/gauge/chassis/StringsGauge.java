@@ -29,6 +29,12 @@ public final class StringsGauge implements Gauge {
     }
 
     @Override
+    public String headline(GaugeAnswer answer) {
+        return answer.text("total front") + " front, " + answer.text("total rear") + " rear, thrust "
+                + answer.said("thrust");
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
         double rim = request.quantityOr("rim", LENGTH, Double.NaN, 0.2, 0.8);
         double[] front = new double[4];
@@ -80,6 +86,7 @@ public final class StringsGauge implements Gauge {
                     .put("total toe", ANGLE, total)
                     .put("said", degrees(total))
                     .put("at the rims", LENGTH, atRim[2 * axle] + atRim[2 * axle + 1]));
+            answer.put("total " + AXLES.get(axle), degrees(total));
             if (!Double.isNaN(wanted[axle])) {
                 boolean good = Math.abs(total - wanted[axle]) <= tolerance;
                 said.add("Total toe " + AXLES.get(axle) + " " + degrees(total) + ", wanted " + degrees(wanted[axle])

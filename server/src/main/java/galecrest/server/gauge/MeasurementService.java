@@ -1,0 +1,88 @@
+package galecrest.server.gauge;
+
+import galecrest.core.gauge.Gauge;
+import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeRequest;
+import galecrest.core.gauge.WrongRequest;
+import galecrest.core.gauge.all.Gauges;
+import galecrest.core.shop.Problem;
+import galecrest.core.units.QuantityKind;
+import galecrest.core.units.QuantityText;
+import galecrest.core.units.UnitSystem;
+import galecrest.server.NewId;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Service;
+
+/** The log of what was measured at each car. */
+@Service
+class MeasurementService {
+    private static final int LONGEST = 1_000;
+
+    private final MeasurementRepository measurements;
+    private final Journal journal;
+    private final Clock clock;
+    private final CurrentUser who;
+
+    MeasurementService(MeasurementRepository measurements, Journal journal, Clock clock, CurrentUser who) {
+        this.measurements = measurements;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    @AnyHand
+    List<MeasurementResponse> of(String build) {
+        measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+        return measurements.of(build);
+    }
+
+    /** Files what a gauge answers to a sheet; a sheet that it corrects is kept and no longer counts. */
+    @AnyHand
+    String file(String build, MeasurementRequest form) {
+        Gauge gauge = Gauges.named(form.gauge())
+                .orElseThrow(() -> new ValidationException("gauge", "There is no gauge \"" + form.gauge() + "\"."));
+        check(form);
+        GaugeAnswer answer = answer(gauge, form);
+        String value = gauge.headline(answer);
+        String id = NewId.next();
+        journal.judge(() -> {
+            String car = measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+            if (form.correctsId() != null && !measurements.counts(form.correctsId(), build)) {
+                throw new ConflictException("Somebody else has corrected this sheet, or undone it.", 0, List.of());
+            }
+            measurements.insert(
+                    id, build, form, gauge.title(), value, answer.values(), who.name(), clock.instant());
+            return (form.correctsId() == null ? "measured " : "corrected ") + car + ", "
+                    + gauge.title().toLowerCase(java.util.Locale.ROOT) + ": " + value;
+        });
+        return id;
+    }
+
+    private static GaugeAnswer answer(Gauge gauge, MeasurementRequest form) {
+        try {
+            return gauge.answer(GaugeRequest.of(form.asked()));
+        } catch (WrongRequest wrong) {
+            throw new ValidationException(wrong.problems());
+        }
+    }
+
+    private static void check(MeasurementRequest form) {
+        if (form.fuel() != null && !form.fuel().isBlank()) {
+            try {
+                QuantityText.read(QuantityKind.VOLUME, form.fuel(), UnitSystem.METRIC);
+            } catch (QuantityText.Unreadable unreadable) {
+                throw new ValidationException(List.of(new Problem("fuel", unreadable.getMessage())));
+            }
+        }
+        if (form.note() != null && form.note().length() > LONGEST) {
+            throw new ValidationException("note", "The note has at most " + LONGEST + " letters.");
+        }
+    }
+}
