@@ -2,7 +2,18 @@ import js from '@eslint/js'
 import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
-const ROOMS = ['walkround', 'runway', 'builds', 'desk', 'ledger', 'shop', 'day', 'customer', 'access']
+const ROOMS = [
+  'walkround',
+  'runway',
+  'builds',
+  'desk',
+  'gauges',
+  'ledger',
+  'shop',
+  'day',
+  'customer',
+  'access',
+]
 const BELOW = ['format', 'api', 'ui', 'domain']
 const others = (all, own) => all.filter((other) => other !== own).map((other) => `../${other}/*`)
 

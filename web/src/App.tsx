@@ -10,6 +10,7 @@ import { Runway } from './runway/Runway'
 import { ShopRoom } from './shop/ShopRoom'
 import { CustomerPage } from './customer/CustomerPage'
 import { DeskRoom } from './desk/DeskRoom'
+import { GaugesRoom } from './gauges/GaugesRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
 import { OfferLine } from './domain/OnOffer'
 import { Frame } from './ui/Frame'
@@ -59,6 +60,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
           <Route path="/runway" element={<Runway account={account} />} />
           <Route path="/desk" element={<DeskRoom account={account} />} />
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
+          <Route path="/gauges/:id?" element={<GaugesRoom />} />
           <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
           <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
           <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />

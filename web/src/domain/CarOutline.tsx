@@ -83,6 +83,16 @@ function Shell({ body }: { body: string }) {
   }
 }
 
+/** The car from above alone, the nose to the left, in a box of 160 by 80. */
+export function CarShell({ body }: { body: string }) {
+  return (
+    <>
+      <Wheels open={body === 'SINGLE_SEATER'} />
+      <Shell body={body} />
+    </>
+  )
+}
+
 interface Props {
   body: Car['body']
   /** Zones in which somebody works now. */

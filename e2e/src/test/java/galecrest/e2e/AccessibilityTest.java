@@ -13,8 +13,16 @@ import org.junit.jupiter.params.provider.EnumSource;
 class AccessibilityTest extends BrowserTest {
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
 
-    private static final List<String> DESK =
-            List.of("/walk", "/runway", "/build", "/walk?view=now", "/desk", "/ledger", "/shop/people", "/shop/rules");
+    private static final List<String> DESK = List.of(
+            "/walk",
+            "/runway",
+            "/build",
+            "/walk?view=now",
+            "/desk",
+            "/gauges",
+            "/ledger",
+            "/shop/people",
+            "/shop/rules");
 
     @ParameterizedTest
     @EnumSource(names = {"LIGHT", "DARK"})

@@ -4,6 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -21,9 +22,6 @@ class Screenshots extends BrowserTest {
 
     @Test
     void everyMainView() {
-        Page door = window(1280, 800, ColorScheme.LIGHT);
-        door.navigate(address("/"));
-        shot(door, "log-in");
         Page mara = manager();
         mara.locator("[title^='kept in']").first().waitFor();
         shot(mara, "walkround");
@@ -53,6 +51,16 @@ class Screenshots extends BrowserTest {
         mara.getByText("driveshaft, long travel").click();
         mara.getByText("The order is held.").waitFor();
         shot(mara, "desk-part");
+        mara.navigate(address("/gauges"));
+        for (String[] pad : List.of(
+                new String[] {"left front", "121.5"},
+                new String[] {"left rear", "168.5"},
+                new String[] {"right front", "114"},
+                new String[] {"right rear", "173"})) {
+            mara.getByLabel(pad[0], new Page.GetByLabelOptions().setExact(true)).fill(pad[1]);
+        }
+        mara.getByText("Quarter turns to").waitFor();
+        shot(mara, "gauges");
         mara.navigate(address("/ledger"));
         shot(mara, "ledger");
         mara.getByText("Lunnet roadster").click();

@@ -14,6 +14,8 @@ class WebController {
         "/runway",
         "/build",
         "/build/{id}",
+        "/gauges",
+        "/gauges/{id}",
         "/shop",
         "/shop/{tab}",
         "/day"

@@ -105,10 +105,11 @@ public final class QuantityText {
         return Double.parseDouble(text.replace(',', '.'));
     }
 
-    /** The value in the unit that is shown, without needless noughts. */
+    /** The value in the unit that is shown, without needless noughts; the sign of an angle follows at once (ISO 80000-1). */
     public static String say(QuantityKind kind, double value, UnitSystem system) {
         QuantityKind.Written unit = kind.shown(system);
-        return (rounded(in(kind, value, system), unit.decimals()) + " " + unit.label()).strip();
+        String space = kind == QuantityKind.ANGLE ? "" : " ";
+        return (rounded(in(kind, value, system), unit.decimals()) + space + unit.label()).strip();
     }
 
     /** The value as it is shown, and in the other system beside it where that has another unit. */

@@ -6,15 +6,18 @@ import galecrest.server.build.Body;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 
 /** The eleven cars of the demo shop and what is going on with each. */
 final class DemoCars {
     private final DemoShop shop;
     private final DemoRepository record;
+    private final DemoMeasurementRepository measured;
 
-    DemoCars(DemoShop shop, DemoRepository record) {
+    DemoCars(DemoShop shop, DemoRepository record, DemoMeasurementRepository measured) {
         this.shop = shop;
         this.record = record;
+        this.measured = measured;
     }
 
     void all() {
@@ -48,8 +51,22 @@ final class DemoCars {
         done(works, 0, 10);
         record.started(works.get(10), "sef", "flat", hoursAgo(1));
         shop.date(car, "Greyfell hill climb", Kind.EVENT, DemoShop.at(shop.saturday(0), 9), Gate.EVENT, 2);
-        record.measurement(car, "Toe front", "0.20° out, total", "Sef", hoursAgo(30), null);
-        record.measurement(car, "Corner weights, cross", "50.4 % with driver", "Sef", hoursAgo(30), null);
+        measured.weighed(car, List.of("118.5", "117.0", "171.5", "170.0"), true, hoursAgo(2_200), null);
+        measured.weighed(car, List.of("84.0", "81.5", "146.0", "148.0"), false, hoursAgo(700), null);
+        measured.weighed(car, List.of("121.5", "114.0", "168.5", "173.0"), true, hoursAgo(54), null);
+        measured.weighed(car, List.of("117.0", "118.0", "172.5", "169.5"), true, hoursAgo(30), null);
+        measured.sheet(
+                car,
+                "strings",
+                Map.of(
+                        "rim", "13 in",
+                        "left front", Map.of("front", "99.4 mm", "rear", "100 mm"),
+                        "right front", Map.of("front", "99.4 mm", "rear", "100 mm"),
+                        "left rear", Map.of("front", "100.5 mm", "rear", "100 mm"),
+                        "right rear", Map.of("front", "100.5 mm", "rear", "100 mm")),
+                true,
+                hoursAgo(28),
+                null);
     }
 
     /** Quietly drifting to negative margin because of a part. */
@@ -185,8 +202,7 @@ final class DemoCars {
                 Gate.EVENT,
                 1);
         record.call(car, "Dr. A. Merrow", "panel: repair or new?", shop.at(0, 14));
-        record.measurement(
-                car, "Alignment", "camber −1.5° / −1.4°", "Sef", hoursAgo(400), "wheel bearings and hubs renewed");
+        measured.noted(car, "Alignment", "camber −1.5° / −1.4°", hoursAgo(400), "wheel bearings and hubs renewed");
     }
 
     private void tarn() {

@@ -350,18 +350,6 @@ class DemoRepository {
                 .update();
     }
 
-    void measurement(String build, String what, String value, String by, Instant at, @Nullable String stale) {
-        db.sql("insert into measurement values (:id, :build, :what, :value, :by, :at, :stale)")
-                .param("id", NewId.next())
-                .param("build", build)
-                .param("what", what)
-                .param("value", value)
-                .param("by", by)
-                .param("at", Timestamp.from(at))
-                .param("stale", stale)
-                .update();
-    }
-
     void forNow(String build, String what, String reason, Gate gate) {
         db.sql(
                         "insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, :now)")

@@ -47,6 +47,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final PlanService plans;
     private final DemoRepository record;
     private final DemoDeskRepository desk;
+    private final DemoMeasurementRepository measured;
 
     DemoShop(
             Clock clock,
@@ -56,7 +57,9 @@ class DemoShop implements SmartInitializingSingleton {
             AccountService accounts,
             PlanService plans,
             DemoRepository record,
-            DemoDeskRepository desk) {
+            DemoDeskRepository desk,
+            DemoMeasurementRepository measured) {
+        this.measured = measured;
         this.clock = clock;
         this.journal = journal;
         this.builds = builds;
@@ -122,7 +125,7 @@ class DemoShop implements SmartInitializingSingleton {
         record.vendor("harbour", "Harbour Coatings", "coating", "555 0102", 8, 16);
         record.vendor("slip", "Slipway Paint", "paint", "555 0103", 8, 17);
         record.vendor("anchor", "Anchor Machining", "machining", "555 0104", 7, 15);
-        new DemoCars(this, record).all();
+        new DemoCars(this, record, measured).all();
         desk.all(this);
     }
 

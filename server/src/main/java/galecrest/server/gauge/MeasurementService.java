@@ -57,8 +57,7 @@ class MeasurementService {
             if (form.correctsId() != null && !measurements.counts(form.correctsId(), build)) {
                 throw new ConflictException("Somebody else has corrected this sheet, or undone it.", 0, List.of());
             }
-            measurements.insert(
-                    id, build, form, gauge.title(), value, answer.values(), who.name(), clock.instant());
+            measurements.insert(id, build, form, gauge.title(), value, answer.values(), who.name(), clock.instant());
             return (form.correctsId() == null ? "measured " : "corrected ") + car + ", "
                     + gauge.title().toLowerCase(java.util.Locale.ROOT) + ": " + value;
         });

@@ -52,7 +52,8 @@ class MeasurementTest extends ServerTest {
         String id = filed.body().path("id").asText();
         Map<String, Object> right = sheet("291.5 kg");
         right.put("correctsId", id);
-        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", right).status())
+        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", right)
+                        .status())
                 .isEqualTo(200);
         JsonNode log = log(car);
         assertThat(log).hasSize(before + 2);
@@ -64,7 +65,8 @@ class MeasurementTest extends ServerTest {
                 .isEqualTo(log.get(0).path("id").asText());
         assertThat(onBoard("27").path("value").asText()).isEqualTo("cross 48.1 %, 1066 kg");
         // Corrected once, it is not corrected again.
-        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", right).status())
+        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", right)
+                        .status())
                 .isEqualTo(409);
         undo(BO, 2);
         assertThat(log(car)).hasSize(before);
@@ -79,14 +81,16 @@ class MeasurementTest extends ServerTest {
         assertThat(wrong.at("pads[0]")).contains("out of range");
         Map<String, Object> fuel = sheet("291.5");
         fuel.put("fuel", "30 psi");
-        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", fuel).at("fuel"))
+        assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", fuel)
+                        .at("fuel"))
                 .contains("is a pressure");
         Map<String, Object> unknown = sheet("291.5");
         unknown.put("gauge", "moon");
         assertThat(call(BO, "POST", "/api/builds/" + car + "/measurements", unknown)
                         .at("gauge"))
                 .contains("no gauge");
-        assertThat(call(BO, "POST", "/api/builds/nowhere/measurements", sheet("291.5")).status())
+        assertThat(call(BO, "POST", "/api/builds/nowhere/measurements", sheet("291.5"))
+                        .status())
                 .isEqualTo(404);
         assertThat(log(car)).hasSize(before);
     }

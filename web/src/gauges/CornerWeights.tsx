@@ -1,0 +1,421 @@
+import { Button, Switch, TextInput } from '@mantine/core'
+import { type FormEvent, useState } from 'react'
+import { type Car } from '../api/board'
+import { client, dataOf, type Problem, type ProblemError } from '../api/client'
+import { type Fields, figure, type Sheet, useAnswer } from '../api/gauges'
+import { useSend } from '../api/send'
+import { CarShell } from '../domain/CarOutline'
+import layout from '../ui/layout.module.css'
+import { EarlierSheets } from './EarlierSheets'
+import css from './gauges.module.css'
+
+const GAUGE = 'corner-weights'
+
+/** As they lie around the car with its nose to the left: the left side above. */
+const CORNERS = ['left front', 'left rear', 'right front', 'right rear'] as const
+const AXLES = ['front', 'rear'] as const
+
+interface ByAxle {
+  front: string
+  rear: string
+}
+
+interface Form {
+  pads: Record<string, string>
+  wheelbase: string
+  track: ByAxle
+  rate: ByAxle
+  ratio: ByAxle
+  pitch: string
+  target: string
+  tolerance: string
+}
+
+/** What is known of the car from the last sheet; a pad says something new each time. */
+function begin(log: Sheet[]): Form {
+  const known = (log.find((s) => s.gauge === GAUGE && s.asked)?.asked ?? {}) as Fields
+  const text = (field: string, other = '') => String(known[field] ?? other)
+  const four = (field: string, other = '') => {
+    const list = known[field] as string[] | undefined
+    return { front: list?.[0] ?? other, rear: list?.[2] ?? other }
+  }
+  return {
+    pads: {},
+    wheelbase: text('wheelbase'),
+    track: { front: text('front track'), rear: text('rear track') },
+    rate: four('wheel rate'),
+    ratio: four('motion ratio', '1'),
+    pitch: text('pitch', '2 mm'),
+    target: text('target', '50 %'),
+    tolerance: text('tolerance', '0.3 %'),
+  }
+}
+
+function bothSides(axles: ByAxle) {
+  return [axles.front, axles.front, axles.rear || axles.front, axles.rear || axles.front]
+}
+
+/** What the gauge is asked; undefined while a pad says nothing. Turns need to know the car's springs. */
+function asked(form: Form): Fields | undefined {
+  if (CORNERS.some((c) => !form.pads[c]?.trim())) return undefined
+  const fields: Fields = { pads: form.pads }
+  if (!form.wheelbase.trim() || !form.rate.front.trim()) return fields
+  return {
+    ...fields,
+    wheelbase: form.wheelbase,
+    'front track': form.track.front,
+    'rear track': form.track.rear,
+    'wheel rate': bothSides(form.rate),
+    'motion ratio': bothSides(form.ratio),
+    pitch: form.pitch,
+    target: form.target,
+    tolerance: form.tolerance,
+  }
+}
+
+/** The car on four pads: what they say, what to turn, and what they will say then. */
+export function CornerWeights({ car, log }: { car: Car; log: Sheet[] }) {
+  const [form, setForm] = useState(() => begin(log))
+  const [state, setState] = useState({
+    driverIn: true,
+    barsHooked: false,
+    fuel: '',
+    pressures: '',
+    instrument: '',
+    note: '',
+  })
+  const [wrong, setWrong] = useState<Problem[]>([])
+  const { send, busy } = useSend()
+  const request = asked(form)
+  const { answer, problems } = useAnswer(GAUGE, request)
+  const at = (field: string) => [...problems, ...wrong].find((p) => p.field === field)?.message
+  const change = (part: Partial<Form>) => {
+    setWrong([])
+    setForm((f) => ({ ...f, ...part }))
+  }
+  const file = (event: FormEvent) => {
+    event.preventDefault()
+    void send(
+      () =>
+        dataOf(
+          client.POST('/api/builds/{id}/measurements', {
+            params: { path: { id: car.id } },
+            body: { gauge: GAUGE, asked: request as never, ...state },
+          }),
+        ),
+      (problem: ProblemError) => {
+        setWrong(problem.problems)
+        return problem.problems.length > 0
+      },
+    ).then((filed) => filed && change({ pads: {} }))
+  }
+  return (
+    <>
+      <form onSubmit={file} className={css.middle}>
+        <div className={css.sheet}>
+          <div className={css.pads}>
+            {CORNERS.map((corner) => (
+              <Pad
+                key={corner}
+                corner={corner}
+                value={form.pads[corner] ?? ''}
+                onChange={(v) => change({ pads: { ...form.pads, [corner]: v } })}
+                error={at(`pads.${corner}`)}
+                answer={answer}
+              />
+            ))}
+            <Drawing car={car} answer={answer} />
+          </div>
+          {at('pads') && <p className="hot">The pads {at('pads')}</p>}
+          <Said answer={answer} />
+          <Spring form={form} change={change} at={at} />
+        </div>
+        <State state={state} setState={setState} at={at} />
+        <div className={layout.row}>
+          <Button type="submit" loading={busy} disabled={!answer}>
+            File this sheet
+          </Button>
+          <Button variant="default" onClick={() => change({ pads: {} })}>
+            Weigh again
+          </Button>
+        </div>
+      </form>
+      <EarlierSheets
+        log={log}
+        gauge={GAUGE}
+        driverIn={state.driverIn}
+        figure={['cross']}
+        name="cross"
+        target={form.target}
+      />
+    </>
+  )
+}
+
+interface PadProps {
+  corner: string
+  value: string
+  onChange: (value: string) => void
+  error?: string
+  answer?: Fields
+}
+
+function Pad({ corner, value, onChange, error, answer }: PadProps) {
+  const then = figure(answer, 'then', corner)
+  const turns = figure(answer, 'turns', corner)
+  return (
+    <div className={css.pad} style={{ gridArea: corner.replace(' ', '-') }}>
+      <TextInput
+        label={corner}
+        value={value}
+        onChange={(e) => onChange(e.currentTarget.value)}
+        error={error}
+        placeholder="kg"
+        inputMode="decimal"
+        size="md"
+        autoComplete="off"
+      />
+      {then && turns && (
+        <div className={css.then}>
+          <span className="quiet small">then {then.value.toFixed(1)}</span>
+          <Turn turns={turns.value} />
+        </div>
+      )}
+    </div>
+  )
+}
+
+/** By how much to turn the perch: a dial, and the number with its sign. */
+function Turn({ turns }: { turns: number }) {
+  const said = `${turns > 0 ? '+' : turns < 0 ? '−' : ''}${Math.abs(turns)}`
+  return (
+    <span className={css.turn}>
+      <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true">
+        <circle r="8.5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+        <line y2="-8" stroke="var(--ink)" strokeWidth="2" transform={`rotate(${(turns % 1) * 360})`} />
+      </svg>
+      <b className={turns === 0 ? 'soft' : ''}>{said}</b>
+      <span className="small soft">{Math.abs(turns) === 1 ? 'turn' : 'turns'}</span>
+    </span>
+  )
+}
+
+/** The car from above with both diagonals; the one that the cross counts is drawn through. */
+function Drawing({ car, answer }: { car: Car; answer?: Fields }) {
+  const cross = figure(answer, 'cross')
+  const good = answer?.['within tolerance']
+  const colour = good === false ? 'var(--hot)' : 'var(--quiet)'
+  return (
+    <div className={css.drawing}>
+      <svg
+        viewBox="0 0 160 80"
+        role="img"
+        aria-label={cross ? `cross ${cross.value.toFixed(1)} %` : 'the car from above'}
+      >
+        <CarShell body={car.body} />
+        {cross && (
+          <>
+            <line
+              x1="43"
+              y1="14"
+              x2="125"
+              y2="66"
+              stroke="var(--quiet-soft)"
+              strokeWidth="1.2"
+              strokeDasharray="1.5 3"
+            />
+            <line x1="43" y1="66" x2="125" y2="14" stroke={colour} strokeWidth="1.6" />
+            <circle cx="84" cy="40" r="15" fill="var(--card)" stroke={colour} strokeWidth="1.2" />
+            <text x="84" y="36.5" textAnchor="middle" fontSize="5.5" fill="var(--muted)">
+              cross
+            </text>
+            <text x="84" y="44.5" textAnchor="middle" fontSize="7.5" fontWeight="700" fill={colour}>
+              {cross.value.toFixed(1)} %
+            </text>
+          </>
+        )}
+      </svg>
+      <dl className={css.shares}>
+        {['front', 'left', 'total'].map((field) => (
+          <div key={field}>
+            <dt className="soft">{field}</dt>
+            <dd>{figure(answer, field)?.said ?? '—'}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  )
+}
+
+function Said({ answer }: { answer?: Fields }) {
+  if (!answer) {
+    return <p className="soft">Enter what the four pads say, in kg or lb; the car's nose is to the left.</p>
+  }
+  const other = figure(answer, 'other cross')
+  return (
+    <div aria-live="polite">
+      <p className="strong">
+        {String(answer.verdict ?? `Cross ${figure(answer, 'cross')?.said}.`)}{' '}
+        <span className={`soft small ${css.plain}`}>
+          By the other school, left front + right rear: {other?.said}
+        </span>
+      </p>
+      {answer.advice ? (
+        <p className="quiet strong">{String(answer.advice)}</p>
+      ) : (
+        <p className="soft">With wheelbase, tracks and wheel rates it says what to turn.</p>
+      )}
+      <ul className={`small soft ${css.before}`}>
+        {((answer.before as string[] | undefined) ?? []).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+        <li>Off the pads before anyone goes under; stands, not the jack.</li>
+      </ul>
+    </div>
+  )
+}
+
+interface SpringProps {
+  form: Form
+  change: (part: Partial<Form>) => void
+  at: (field: string) => string | undefined
+}
+
+/** What the turns are worked out from, folded away where it is known. */
+function Spring({ form, change, at }: SpringProps) {
+  const known = form.wheelbase && form.rate.front
+  return (
+    <details className={css.springs} open={!known}>
+      <summary>
+        {known
+          ? `Wheelbase ${form.wheelbase}, wheel rates ${form.rate.front} and ${form.rate.rear || form.rate.front}, ${form.pitch} a turn; wanted ${form.target} ± ${form.tolerance}`
+          : 'What the turns are worked out from'}
+      </summary>
+      <div className={css.fields}>
+        <Field
+          label="Wheelbase"
+          value={form.wheelbase}
+          placeholder="2500 mm"
+          error={at('wheelbase')}
+          onChange={(v) => change({ wheelbase: v })}
+        />
+        {AXLES.map((axle) => (
+          <Field
+            key={axle}
+            label={`Track, ${axle}`}
+            value={form.track[axle]}
+            placeholder={axle === 'front' ? '1500 mm' : 'as in front'}
+            error={at(`${axle} track`)}
+            onChange={(v) => change({ track: { ...form.track, [axle]: v } })}
+          />
+        ))}
+        {AXLES.map((axle, i) => (
+          <Field
+            key={axle}
+            label={`Wheel rate, ${axle}`}
+            value={form.rate[axle]}
+            placeholder={axle === 'front' ? '40 N/mm' : 'as in front'}
+            error={at(`wheel rate[${2 * i}]`)}
+            onChange={(v) => change({ rate: { ...form.rate, [axle]: v } })}
+          />
+        ))}
+        {AXLES.map((axle, i) => (
+          <Field
+            key={axle}
+            label={`Spring to wheel travel, ${axle}`}
+            value={form.ratio[axle]}
+            error={at(`motion ratio[${2 * i}]`)}
+            onChange={(v) => change({ ratio: { ...form.ratio, [axle]: v } })}
+          />
+        ))}
+        <Field
+          label="A turn raises"
+          value={form.pitch}
+          placeholder="2 mm"
+          error={at('pitch')}
+          onChange={(v) => change({ pitch: v })}
+        />
+        <Field
+          label="Wanted cross"
+          value={form.target}
+          error={at('target')}
+          onChange={(v) => change({ target: v })}
+        />
+        <Field
+          label="Within"
+          value={form.tolerance}
+          error={at('tolerance')}
+          onChange={(v) => change({ tolerance: v })}
+        />
+      </div>
+    </details>
+  )
+}
+
+interface FieldProps {
+  label: string
+  value: string
+  placeholder?: string
+  error?: string
+  onChange: (value: string) => void
+}
+
+function Field({ onChange, ...field }: FieldProps) {
+  return (
+    <TextInput {...field} size="xs" autoComplete="off" onChange={(e) => onChange(e.currentTarget.value)} />
+  )
+}
+
+interface StateValues {
+  driverIn: boolean
+  barsHooked: boolean
+  fuel: string
+  pressures: string
+  instrument: string
+  note: string
+}
+
+interface StateProps {
+  state: StateValues
+  setState: (state: StateValues) => void
+  at: (field: string) => string | undefined
+}
+
+/** How the car stood: sheets in another state are not compared. */
+function State({ state, setState, at }: StateProps) {
+  const set = (part: Partial<StateValues>) => setState({ ...state, ...part })
+  return (
+    <div className={css.state}>
+      <Switch
+        label="driver in"
+        checked={state.driverIn}
+        onChange={(e) => set({ driverIn: e.currentTarget.checked })}
+      />
+      <Switch
+        label="bars unhooked"
+        checked={!state.barsHooked}
+        onChange={(e) => set({ barsHooked: !e.currentTarget.checked })}
+      />
+      <Field
+        label="Fuel"
+        value={state.fuel}
+        placeholder="30 L"
+        error={at('fuel')}
+        onChange={(v) => set({ fuel: v })}
+      />
+      <Field
+        label="Pressures"
+        value={state.pressures}
+        placeholder="1.9 bar"
+        onChange={(v) => set({ pressures: v })}
+      />
+      <Field
+        label="Measured with"
+        value={state.instrument}
+        placeholder="pads A–D"
+        onChange={(v) => set({ instrument: v })}
+      />
+      <Field label="Note" value={state.note} onChange={(v) => set({ note: v })} />
+    </div>
+  )
+}

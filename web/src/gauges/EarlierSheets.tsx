@@ -1,0 +1,98 @@
+import { useBoard } from '../api/board'
+import { type Fields, figure, type Sheet } from '../api/gauges'
+import { when } from '../format/time'
+import layout from '../ui/layout.module.css'
+import css from './gauges.module.css'
+
+const SHOWN = 8
+const WIDTH = 260
+const HEIGHT = 90
+
+interface Props {
+  log: Sheet[]
+  gauge: string
+  /** How the car stands now: a sheet without its driver is not compared with one with him. */
+  driverIn: boolean
+  figure: string[]
+  name: string
+  target: string
+}
+
+/** The sheets of a gauge that count, the newest first, and what a figure of theirs has done. */
+export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target }: Props) {
+  const { board } = useBoard()
+  const sheets = log.filter((s) => s.gauge === gauge && !s.correctedBy).slice(0, SHOWN)
+  const like = sheets.filter((s) => (s.driverIn ?? driverIn) === driverIn)
+  const points = like
+    .map((s) => figure(s.answered as Fields | undefined, ...path)?.value)
+    .filter((v): v is number => v !== undefined)
+    .reverse()
+  return (
+    <section className={css.earlier} aria-label="Earlier sheets">
+      <h2>Earlier sheets</h2>
+      {sheets.length === 0 && (
+        <p className="small soft">None yet; the first one that is filed begins the log.</p>
+      )}
+      {sheets.map((s) => (
+        <div key={s.id} className={layout.ruled}>
+          <div className={layout.spread}>
+            <span className="strong">{when(s.at, board.now, board.zone)}</span>
+            <span className="strong">{figure(s.answered as Fields | undefined, ...path)?.said}</span>
+          </div>
+          <div className="small soft">
+            {[s.by, s.fuel, s.pressures, s.barsHooked === false ? 'bars unhooked' : '', s.instrument]
+              .filter(Boolean)
+              .join(' · ')}
+          </div>
+          {s.note && <div className="small">{s.note}</div>}
+          {!like.includes(s) && (
+            <div className="small hot">{s.driverIn ? 'with driver' : 'no driver'}: not compared</div>
+          )}
+        </div>
+      ))}
+      {points.length > 1 && (
+        <Trend points={points} name={name} target={parseFloat(target.replace(',', '.'))} />
+      )}
+    </section>
+  )
+}
+
+/** A figure over the last sheets, with what is wanted as a line. */
+function Trend({ points, name, target }: { points: number[]; name: string; target: number }) {
+  const all = Number.isFinite(target) ? [...points, target] : points
+  const least = Math.min(...all)
+  const span = Math.max(Math.max(...all) - least, 0.5)
+  const x = (i: number) => 8 + (i / (points.length - 1)) * (WIDTH - 16)
+  const y = (v: number) => HEIGHT - 12 - ((v - least) / span) * (HEIGHT - 24)
+  return (
+    <figure className={css.trend}>
+      <figcaption className="small soft">{name} over the last sheets</figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`${name}: ${points.map((p) => p.toFixed(1)).join(', ')}`}
+      >
+        {Number.isFinite(target) && (
+          <line
+            x1="0"
+            x2={WIDTH}
+            y1={y(target)}
+            y2={y(target)}
+            stroke="var(--quiet-soft)"
+            strokeWidth="6"
+            opacity="0.5"
+          />
+        )}
+        <polyline
+          points={points.map((p, i) => `${x(i)},${y(p)}`).join(' ')}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+        {points.map((p, i) => (
+          <circle key={i} cx={x(i)} cy={y(p)} r="3.5" fill="var(--ink)" />
+        ))}
+      </svg>
+    </figure>
+  )
+}
