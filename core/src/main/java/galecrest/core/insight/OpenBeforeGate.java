@@ -13,7 +13,8 @@ import java.util.Objects;
 
 /**
  * What is still open before a gate when somebody is about to bring the car there. A job brings the car to its gate where it
- * takes the whole car and no open work up to the same gate waits for it: the first fire, the roll-out, the loading.
+ * takes the whole car and no open work on the car up to the same gate waits for it: the first fire, the roll-out, the
+ * loading.
  */
 public final class OpenBeforeGate {
     private OpenBeforeGate() {}
@@ -25,16 +26,18 @@ public final class OpenBeforeGate {
         if (!(works.get(id) instanceof Job job) || !job.wholeCar() || job.status() != Status.TODO) {
             return List.of();
         }
-        boolean last = shop.links().stream()
+        List<Work> after = shop.links().stream()
                 .filter(l -> l.first().equals(id) && l.type() == Link.Type.FINISH_START)
                 .map(l -> works.get(l.then()))
                 .filter(Objects::nonNull)
-                .noneMatch(w -> isDue(w, job));
-        return last
-                ? shop.works().stream()
-                        .filter(w -> !w.id().equals(id) && isDue(w, job))
-                        .toList()
-                : List.of();
+                .filter(w -> isDue(w, job))
+                .toList();
+        if (after.stream().anyMatch(w -> !(w instanceof Job next) || next.onCar())) {
+            return List.of();
+        }
+        return shop.works().stream()
+                .filter(w -> !w.id().equals(id) && isDue(w, job) && !after.contains(w))
+                .toList();
     }
 
     private static boolean isDue(Work work, Job job) {

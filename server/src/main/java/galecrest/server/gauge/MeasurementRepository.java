@@ -90,6 +90,26 @@ class MeasurementRepository {
                 .single();
     }
 
+    /** The last of a kind of a car that counts and holds. */
+    record Holds(String id, String gauge, String what) {}
+
+    /** Of each kind the last sheet, where nothing has disturbed it yet. */
+    List<Holds> holding(String build) {
+        return db.sql("""
+                        select id, gauge, what from (select distinct on (m.what) m.* from measurement m
+                            where m.build_id = :build
+                                and not exists (select 1 from measurement c where c.corrects_id = m.id)
+                            order by m.what, m.at desc, m.id desc) latest
+                        where stale_because is null order by at""").param("build", build).query(Holds.class).list();
+    }
+
+    void disturb(String id, String because) {
+        db.sql("update measurement set stale_because = :because where id = :id")
+                .param("because", because)
+                .param("id", id)
+                .update();
+    }
+
     void insert(
             String id,
             String build,

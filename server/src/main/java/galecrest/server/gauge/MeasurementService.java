@@ -1,8 +1,10 @@
 package galecrest.server.gauge;
 
+import galecrest.core.gauge.Disturbance;
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeRequest;
+import galecrest.core.gauge.Measured;
 import galecrest.core.gauge.WrongRequest;
 import galecrest.core.gauge.all.Gauges;
 import galecrest.core.shop.Problem;
@@ -22,7 +24,7 @@ import org.springframework.stereotype.Service;
 
 /** The log of what was measured at each car. */
 @Service
-class MeasurementService {
+public class MeasurementService {
     private static final int LONGEST = 1_000;
 
     private final MeasurementRepository measurements;
@@ -62,6 +64,14 @@ class MeasurementService {
                     + gauge.title().toLowerCase(java.util.Locale.ROOT) + ": " + value;
         });
         return id;
+    }
+
+    /** Marks what the work disturbs as stale, within the change that finishes it. */
+    public void disturbedBy(String build, String work) {
+        List<Measured> disturbed = Disturbance.of(work);
+        measurements.holding(build).stream()
+                .filter(sheet -> disturbed.stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
+                .forEach(sheet -> measurements.disturb(sheet.id(), work));
     }
 
     private static GaugeAnswer answer(Gauge gauge, MeasurementRequest form) {

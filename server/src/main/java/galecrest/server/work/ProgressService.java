@@ -13,6 +13,7 @@ import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.gauge.MeasurementService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
@@ -29,6 +30,7 @@ import org.springframework.stereotype.Service;
 public class ProgressService {
     private final WorkRepository works;
     private final DeliveryRepository deliveries;
+    private final MeasurementService measured;
     private final PlanService plans;
     private final Journal journal;
     private final Clock clock;
@@ -37,12 +39,14 @@ public class ProgressService {
     ProgressService(
             WorkRepository works,
             DeliveryRepository deliveries,
+            MeasurementService measured,
             PlanService plans,
             Journal journal,
             Clock clock,
             CurrentUser who) {
         this.works = works;
         this.deliveries = deliveries;
+        this.measured = measured;
         this.plans = plans;
         this.journal = journal;
         this.clock = clock;
@@ -198,9 +202,14 @@ public class ProgressService {
                 current.shop().works().stream().filter(x -> x.id().equals(w)).findFirst());
     }
 
-    /** Outside work that was promised back for a day goes on its vendor's record. */
+    /**
+     * Outside work that was promised back for a day goes on its vendor's record; what was measured and the work disturbs is
+     * stale.
+     */
     private void finish(String id) {
         Instant now = clock.instant();
+        WorkSummary head = works.mustBe(id);
+        measured.disturbedBy(head.buildId(), head.name());
         deliveries.outwork(id, now);
         works.done(id, now);
     }

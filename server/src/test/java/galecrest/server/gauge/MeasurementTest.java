@@ -94,4 +94,49 @@ class MeasurementTest extends ServerTest {
                 .isEqualTo(404);
         assertThat(log(car)).hasSize(before);
     }
+
+    private String stale(String car) throws Exception {
+        StringBuilder all = new StringBuilder();
+        log(car).forEach(m -> {
+            if (m.has("staleBecause")) {
+                all.append(m.path("what").asText())
+                        .append(" by ")
+                        .append(m.path("staleBecause").asText())
+                        .append('\n');
+            }
+        });
+        return all.toString();
+    }
+
+    /** A spacer is fitted: what it disturbs is stale from then on, says by what, and is so no more once measured anew. */
+    @Test
+    void aJobThatIsDoneMakesStaleWhatItDisturbs() throws Exception {
+        String car = find("cars", "number", "27").path("id").asText();
+        call(BO, "POST", "/api/builds/" + car + "/measurements", sheet("291.5"));
+        String before = stale(car);
+        String job = call(
+                        MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "Strut spacer fitted 1h #fit"))
+                .body()
+                .toString();
+        JsonNode work = null;
+        for (JsonNode w : board().path("works")) {
+            if (w.path("name").asText().startsWith("Strut spacer")) {
+                work = w;
+            }
+        }
+        assertThat(work).as(job).isNotNull();
+        assertThat(call(BO, "POST", "/api/works/" + work.path("id").asText() + "/done", null)
+                        .status())
+                .isEqualTo(204);
+        assertThat(stale(car)).contains("Corner weights by Strut spacer fitted");
+        assertThat(onBoard("27").path("staleBecause").asText()).contains("Strut spacer");
+        call(BO, "POST", "/api/builds/" + car + "/measurements", sheet("292.5"));
+        assertThat(onBoard("27").has("staleBecause")).isFalse();
+        undo(BO, 1);
+        assertThat(onBoard("27").path("staleBecause").asText()).contains("Strut spacer");
+        undo(BO, 1);
+        assertThat(stale(car)).isEqualTo(before);
+        undo(BO, 1);
+        undo(MARA, 1);
+    }
 }
