@@ -2,6 +2,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it } from 'vitest'
+import type { Schemas } from '../api/client'
 import { boardWith, inRoom } from '../testing/room'
 import { askedFor, newServer, on, Refusal } from '../testing/server'
 import { GaugesRoom } from './GaugesRoom'
@@ -25,6 +26,7 @@ const CAR = {
     },
   ],
 }
+const SEF = { username: 'sef', name: 'Sef', role: 'LEAD' } as Schemas['Account']
 const fig = (value: number, unit: string) => ({ value, unit, said: `${value} ${unit}` })
 const sheet = (id: string, cross: number, driverIn: boolean) => ({
   id,
@@ -56,7 +58,7 @@ describe('the gauges of a car', () => {
   })
 
   it('say what is true, what is stale and why, and what is not compared', async () => {
-    inRoom(<GaugesRoom />, boardWith({ cars: [CAR] }))
+    inRoom(<GaugesRoom account={SEF} />, boardWith({ cars: [CAR] }))
     expect(screen.getByText('stale: a spacer was fitted')).toBeTruthy()
     expect(await screen.findByText('no driver: not compared')).toBeTruthy()
   })
@@ -71,7 +73,7 @@ describe('the gauges of a car', () => {
       then: four(255, 'kg'),
       turns: four(-1.25, 'turns'),
     }))
-    inRoom(<GaugesRoom />, boardWith({ cars: [CAR] }))
+    inRoom(<GaugesRoom account={SEF} />, boardWith({ cars: [CAR] }))
     await weigh()
     expect(await screen.findByText(/too low/)).toBeTruthy()
     expect(screen.getAllByText('−1.25')).toHaveLength(4)
@@ -87,7 +89,7 @@ describe('the gauges of a car', () => {
     on(FILE, () => {
       return new Refusal(422, { detail: 'no', problems: [{ field: 'fuel', message: '"20 kg" is a mass' }] })
     })
-    inRoom(<GaugesRoom />, boardWith({ cars: [CAR] }))
+    inRoom(<GaugesRoom account={SEF} />, boardWith({ cars: [CAR] }))
     await weigh()
     fireEvent.change(screen.getByLabelText('Fuel'), { target: { value: '20 kg' } })
     const file = screen.getByRole('button', { name: 'File this sheet' })

@@ -1,6 +1,9 @@
+import { Button } from '@mantine/core'
 import { useNavigate, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
 import { useLog } from '../api/gauges'
+import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
@@ -8,7 +11,7 @@ import { CornerWeights } from './CornerWeights'
 import css from './gauges.module.css'
 
 /** Measuring at a car: what is true of it, the car on the pads with what to turn, earlier sheets. */
-export function GaugesRoom() {
+export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
   const { board, car: cars } = useBoard()
   const { id } = useParams()
   const navigate = useNavigate()
@@ -45,25 +48,27 @@ export function GaugesRoom() {
           </select>
         </span>
       </div>
-      <Measured key={car.id} car={car} />
+      <Measured key={car.id} car={car} renews={account.role !== 'HAND'} />
     </>
   )
 }
 
-function Measured({ car }: { car: Car }) {
+function Measured({ car, renews }: { car: Car; renews: boolean }) {
   const { board } = useBoard()
   const log = useLog(car.id, board.change)
   return (
     <div className={css.columns}>
-      <True car={car} />
+      <True car={car} renews={renews} />
       {log && <CornerWeights car={car} log={log} />}
     </div>
   )
 }
 
 /** The last of each kind that was measured; what has been disturbed since is hot and says by what. */
-function True({ car }: { car: Car }) {
+function True({ car, renews }: { car: Car; renews: boolean }) {
   const { board } = useBoard()
+  const { send, busy } = useSend()
+  const stale = car.measurements.filter((m) => m.staleBecause).length
   return (
     <section className={css.true} aria-label="What is true of this car">
       <h2>What is true of this car</h2>
@@ -80,6 +85,21 @@ function True({ car }: { car: Car }) {
           </li>
         ))}
       </ol>
+      {stale > 0 && renews && (
+        <Button
+          fullWidth
+          variant="default"
+          size="compact-sm"
+          loading={busy}
+          onClick={() =>
+            void send(() =>
+              dataOf(client.POST('/api/builds/{id}/renewals', { params: { path: { id: car.id } } })),
+            )
+          }
+        >
+          Make the jobs for what is stale ({stale})
+        </Button>
+      )}
     </section>
   )
 }

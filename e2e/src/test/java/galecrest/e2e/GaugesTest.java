@@ -2,6 +2,7 @@ package galecrest.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
@@ -48,6 +49,33 @@ class GaugesTest extends BrowserTest {
         mara.keyboard().press("Control+z");
         assertThat(region(sef, "What is true of this car")).containsText("cross 50.3 %, 577 kg");
         assertThat(region(mara, "Earlier sheets")).not().containsText("Mara");
+    }
+
+    /** A spacer is fitted: weights are stale, the job that renews them is made, the car is weighed and is true again. */
+    @Test
+    void whatAJobDisturbsIsStaleUntilMeasuredAnew() {
+        Page mara = manager();
+        mara.locator("button.stand[aria-label^='61 ']").click();
+        mara.getByLabel("Write down a job, a hold or a finding").fill("Strut spacer fitted 1h #fit");
+        mara.keyboard().press("Enter");
+        mara.getByText("Taken down").waitFor();
+        mara.navigate(address("/build"));
+        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("61 Orrin single-seater");
+        button(mara, "Strut spacer fitted").click();
+        mara.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Done").setExact(true))
+                .click();
+        openCar(mara, "61 Orrin single-seater");
+        Locator all = region(mara, "What is true of this car");
+        assertThat(all.getByText("stale: Strut spacer fitted")).hasCount(2);
+        button(mara, "Make the jobs for what is stale (2)").click();
+        assertThat(mara.getByText("made jobs for what is stale on 61 Orrin single-seater: Corner weights"))
+                .isVisible();
+        type(mara, Map.of("left front", "118.5", "left rear", "171.5", "right front", "117", "right rear", "170"));
+        button(mara, "File this sheet").click();
+        assertThat(all.getByText("stale: Strut spacer fitted")).hasCount(1);
     }
 
     @Test

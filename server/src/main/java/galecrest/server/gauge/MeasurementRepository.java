@@ -90,17 +90,17 @@ class MeasurementRepository {
                 .single();
     }
 
-    /** The last of a kind of a car that counts and holds. */
-    record Holds(String id, String gauge, String what) {}
+    /** The last sheet of a kind that counts, and whether something has disturbed it since. */
+    record Last(String id, String gauge, String what, boolean stale) {}
 
-    /** Of each kind the last sheet, where nothing has disturbed it yet. */
-    List<Holds> holding(String build) {
+    /** Of each kind the last sheet that counts. */
+    List<Last> last(String build) {
         return db.sql("""
-                        select id, gauge, what from (select distinct on (m.what) m.* from measurement m
+                        select id, gauge, what, stale_because is not null as stale from (select distinct on (m.what) m.* from measurement m
                             where m.build_id = :build
                                 and not exists (select 1 from measurement c where c.corrects_id = m.id)
                             order by m.what, m.at desc, m.id desc) latest
-                        where stale_because is null order by at""").param("build", build).query(Holds.class).list();
+                        order by at""").param("build", build).query(Last.class).list();
     }
 
     void disturb(String id, String because) {

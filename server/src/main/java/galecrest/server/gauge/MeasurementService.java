@@ -19,6 +19,7 @@ import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -41,7 +42,7 @@ public class MeasurementService {
 
     @AnyHand
     List<MeasurementResponse> of(String build) {
-        measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+        car(build);
         return measurements.of(build);
     }
 
@@ -55,7 +56,7 @@ public class MeasurementService {
         String value = gauge.headline(answer);
         String id = NewId.next();
         journal.judge(() -> {
-            String car = measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+            String car = car(build);
             if (form.correctsId() != null && !measurements.counts(form.correctsId(), build)) {
                 throw new ConflictException("Somebody else has corrected this sheet, or undone it.", 0, List.of());
             }
@@ -69,9 +70,22 @@ public class MeasurementService {
     /** Marks what the work disturbs as stale, within the change that finishes it. */
     public void disturbedBy(String build, String work) {
         List<Measured> disturbed = Disturbance.of(work);
-        measurements.holding(build).stream()
-                .filter(sheet -> disturbed.stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
+        measurements.last(build).stream()
+                .filter(sheet -> !sheet.stale() && disturbed.stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
                 .forEach(sheet -> measurements.disturb(sheet.id(), work));
+    }
+
+    /** What the car is called. */
+    public String car(String build) {
+        return measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+    }
+
+    /** What is stale at a car, in the order in which it must be measured anew. */
+    public List<Measured> stale(String build) {
+        List<MeasurementRepository.Last> last = measurements.last(build);
+        return Arrays.stream(Measured.values())
+                .filter(m -> last.stream().anyMatch(sheet -> sheet.stale() && m.is(sheet.gauge(), sheet.what())))
+                .toList();
     }
 
     private static GaugeAnswer answer(Gauge gauge, MeasurementRequest form) {

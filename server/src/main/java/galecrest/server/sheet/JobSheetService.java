@@ -108,6 +108,15 @@ public class JobSheetService {
         if (!TEMPLATES.containsKey(id)) {
             throw new ValidationException("template", "There is no template \"" + id + "\".");
         }
+        return shipped(id);
+    }
+
+    /** The jobs that measure anew, each under the name of what it measures. */
+    List<JobSheet.Line> renewals() {
+        return shipped("renewals");
+    }
+
+    private static List<JobSheet.Line> shipped(String id) {
         try (InputStream file = new ClassPathResource("templates/" + id + ".csv").getInputStream()) {
             JobSheet.Read read = JobSheetCsv.read(file.readAllBytes(), Set.of(), Set.of());
             if (!read.problems().isEmpty()) {

@@ -111,7 +111,7 @@ class MeasurementTest extends ServerTest {
     /** A spacer is fitted: what it disturbs is stale from then on, says by what, and is so no more once measured anew. */
     @Test
     void aJobThatIsDoneMakesStaleWhatItDisturbs() throws Exception {
-        String car = find("cars", "number", "27").path("id").asText();
+        String car = find("cars", "number", "61").path("id").asText();
         call(BO, "POST", "/api/builds/" + car + "/measurements", sheet("291.5"));
         String before = stale(car);
         String job = call(
@@ -129,11 +129,19 @@ class MeasurementTest extends ServerTest {
                         .status())
                 .isEqualTo(204);
         assertThat(stale(car)).contains("Corner weights by Strut spacer fitted");
-        assertThat(onBoard("27").path("staleBecause").asText()).contains("Strut spacer");
+        assertThat(onBoard("61").path("staleBecause").asText()).contains("Strut spacer");
+        assertThat(call(BO, "POST", "/api/builds/" + car + "/renewals", null).status())
+                .isEqualTo(403);
+        Answer renewed = call(SEF, "POST", "/api/builds/" + car + "/renewals", null);
+        // Toe was measured too, and "Toe and pressures" is an open job of the car.
+        assertThat(renewed.body().toString()).isEqualTo("[\"Corner weights\"]");
+        assertThat(call(SEF, "POST", "/api/builds/" + car + "/renewals", null).at("renew"))
+                .contains("measures anew already");
+        undo(SEF, 1);
         call(BO, "POST", "/api/builds/" + car + "/measurements", sheet("292.5"));
-        assertThat(onBoard("27").has("staleBecause")).isFalse();
+        assertThat(onBoard("61").has("staleBecause")).isFalse();
         undo(BO, 1);
-        assertThat(onBoard("27").path("staleBecause").asText()).contains("Strut spacer");
+        assertThat(onBoard("61").path("staleBecause").asText()).contains("Strut spacer");
         undo(BO, 1);
         assertThat(stale(car)).isEqualTo(before);
         undo(BO, 1);
