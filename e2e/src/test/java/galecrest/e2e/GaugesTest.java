@@ -56,12 +56,13 @@ class GaugesTest extends BrowserTest {
     void whatAJobDisturbsIsStaleUntilMeasuredAnew() {
         Page mara = manager();
         mara.locator("button.stand[aria-label^='61 ']").click();
-        mara.getByLabel("Write down a job, a hold or a finding").fill("Strut spacer fitted 1h #fit");
-        mara.keyboard().press("Enter");
-        mara.getByText("Taken down").waitFor();
+        Locator line = mara.getByLabel("Write down a job, a hold or a finding");
+        line.fill("Strut spacer fitted 1h #fit");
+        line.press("Enter");
+        assertThat(line).hasValue("");
         mara.navigate(address("/build"));
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("61 Orrin single-seater");
-        button(mara, "Strut spacer fitted").click();
+        mara.locator("td").getByText("Strut spacer fitted").click();
         mara.getByRole(AriaRole.DIALOG)
                 .getByRole(
                         AriaRole.BUTTON,
