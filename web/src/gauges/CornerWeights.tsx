@@ -265,12 +265,12 @@ function Said({ answer }: { answer?: Fields }) {
       ) : (
         <p className="soft">With wheelbase, tracks and wheel rates it says what to turn.</p>
       )}
-      <ul className={`small soft ${css.before}`}>
-        {((answer.before as string[] | undefined) ?? []).map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-        <li>Off the pads before anyone goes under; stands, not the jack.</li>
-      </ul>
+      <p className="small soft">
+        {[
+          ...((answer.before as string[] | undefined) ?? []),
+          'Off the pads before anyone goes under; stands, not the jack.',
+        ].join(' ')}
+      </p>
     </div>
   )
 }
