@@ -91,7 +91,7 @@ class SteadyTest extends BrowserTest {
         assertThat(region(mara, "Jobs")).containsText("Between the nights · Check");
         assertThat(first).hasText(margin);
         button(mara, "Undo").first().click();
-        assertThat(region(mara, "Rounds")).not().containsText("Between the nights");
+        assertThat(region(mara, "Rounds")).not().containsText("Between the nights", patiently());
     }
 
     @Test
