@@ -1,4 +1,4 @@
-import { Button, Switch, TextInput } from '@mantine/core'
+import { Button, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { type Car } from '../api/board'
 import { client, dataOf, type Problem, type ProblemError } from '../api/client'
@@ -7,6 +7,7 @@ import { useSend } from '../api/send'
 import { CarShell } from '../domain/CarOutline'
 import layout from '../ui/layout.module.css'
 import { EarlierSheets } from './EarlierSheets'
+import { Field, State } from './SheetFields'
 import css from './gauges.module.css'
 
 const GAUGE = 'corner-weights'
@@ -147,6 +148,7 @@ export function CornerWeights({ car, log }: { car: Car; log: Sheet[] }) {
         figure={['cross']}
         name="cross"
         target={form.target}
+        tolerance={form.tolerance}
       />
     </>
   )
@@ -349,73 +351,5 @@ function Spring({ form, change, at }: SpringProps) {
         />
       </div>
     </details>
-  )
-}
-
-interface FieldProps {
-  label: string
-  value: string
-  placeholder?: string
-  error?: string
-  onChange: (value: string) => void
-}
-
-function Field({ onChange, ...field }: FieldProps) {
-  return (
-    <TextInput {...field} size="xs" autoComplete="off" onChange={(e) => onChange(e.currentTarget.value)} />
-  )
-}
-
-interface StateValues {
-  driverIn: boolean
-  barsHooked: boolean
-  fuel: string
-  pressures: string
-  instrument: string
-  note: string
-}
-
-interface StateProps {
-  state: StateValues
-  setState: (state: StateValues) => void
-  at: (field: string) => string | undefined
-}
-
-/** How the car stood: sheets in another state are not compared. */
-function State({ state, setState, at }: StateProps) {
-  const set = (part: Partial<StateValues>) => setState({ ...state, ...part })
-  return (
-    <div className={css.state}>
-      <Switch
-        label="driver in"
-        checked={state.driverIn}
-        onChange={(e) => set({ driverIn: e.currentTarget.checked })}
-      />
-      <Switch
-        label="bars unhooked"
-        checked={!state.barsHooked}
-        onChange={(e) => set({ barsHooked: !e.currentTarget.checked })}
-      />
-      <Field
-        label="Fuel"
-        value={state.fuel}
-        placeholder="30 L"
-        error={at('fuel')}
-        onChange={(v) => set({ fuel: v })}
-      />
-      <Field
-        label="Pressures"
-        value={state.pressures}
-        placeholder="1.9 bar"
-        onChange={(v) => set({ pressures: v })}
-      />
-      <Field
-        label="Measured with"
-        value={state.instrument}
-        placeholder="pads A–D"
-        onChange={(v) => set({ instrument: v })}
-      />
-      <Field label="Note" value={state.note} onChange={(v) => set({ note: v })} />
-    </div>
   )
 }

@@ -16,10 +16,12 @@ interface Props {
   figure: string[]
   name: string
   target: string
+  /** To either side of what is wanted. */
+  tolerance: string
 }
 
 /** The sheets of a gauge that count, the newest first, and what a figure of theirs has done. */
-export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target }: Props) {
+export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target, tolerance }: Props) {
   const { board } = useBoard()
   const sheets = log.filter((s) => s.gauge === gauge && !s.correctedBy).slice(0, SHOWN)
   const like = sheets.filter((s) => (s.driverIn ?? driverIn) === driverIn)
@@ -51,15 +53,25 @@ export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target
         </div>
       ))}
       {points.length > 1 && (
-        <Trend points={points} name={name} target={parseFloat(target.replace(',', '.'))} />
+        <Trend points={points} name={name} target={number(target)} tolerance={number(tolerance)} />
       )}
     </section>
   )
 }
 
-/** A figure over the last sheets, with what is wanted as a line. */
-function Trend({ points, name, target }: { points: number[]; name: string; target: number }) {
-  const all = Number.isFinite(target) ? [...points, target] : points
+const number = (text: string) => parseFloat(text.replace(',', '.'))
+
+interface TrendProps {
+  points: number[]
+  name: string
+  target: number
+  tolerance: number
+}
+
+/** A figure over the last sheets, with what is wanted and its tolerance as a band. */
+function Trend({ points, name, target, tolerance }: TrendProps) {
+  const band = Number.isFinite(target) && Number.isFinite(tolerance)
+  const all = band ? [...points, target - tolerance, target + tolerance] : points
   const least = Math.min(...all)
   const span = Math.max(Math.max(...all) - least, 0.5)
   const x = (i: number) => 8 + (i / (points.length - 1)) * (WIDTH - 16)
@@ -72,14 +84,13 @@ function Trend({ points, name, target }: { points: number[]; name: string; targe
         role="img"
         aria-label={`${name}: ${points.map((p) => p.toFixed(1)).join(', ')}`}
       >
-        {Number.isFinite(target) && (
-          <line
-            x1="0"
-            x2={WIDTH}
-            y1={y(target)}
-            y2={y(target)}
-            stroke="var(--quiet-soft)"
-            strokeWidth="6"
+        {band && (
+          <rect
+            x="0"
+            width={WIDTH}
+            y={y(target + tolerance)}
+            height={y(target - tolerance) - y(target + tolerance)}
+            fill="var(--quiet-soft)"
             opacity="0.5"
           />
         )}

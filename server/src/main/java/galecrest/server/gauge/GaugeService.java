@@ -6,7 +6,6 @@ import galecrest.core.gauge.WrongRequest;
 import galecrest.core.gauge.all.Gauges;
 import galecrest.server.access.AnyHand;
 import galecrest.server.problem.NotFoundException;
-import galecrest.server.problem.ValidationException;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -22,16 +21,12 @@ class GaugeService {
     /**
      * What the gauge answers.
      *
-     * @throws ValidationException with all that is wrong with the request, by field
+     * @throws WrongRequest with all that is wrong with the request, by field
      */
     @AnyHand
     Map<String, Object> answer(String name, Map<String, Object> request) {
         Gauge gauge =
                 Gauges.named(name).orElseThrow(() -> new NotFoundException("There is no gauge \"" + name + "\"."));
-        try {
-            return gauge.answer(GaugeRequest.of(request)).values();
-        } catch (WrongRequest wrong) {
-            throw new ValidationException(wrong.problems());
-        }
+        return gauge.answer(GaugeRequest.of(request)).values();
     }
 }

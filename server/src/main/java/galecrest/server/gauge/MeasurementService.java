@@ -5,7 +5,6 @@ import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.gauge.Measured;
-import galecrest.core.gauge.WrongRequest;
 import galecrest.core.gauge.all.Gauges;
 import galecrest.core.shop.Problem;
 import galecrest.core.units.QuantityKind;
@@ -52,7 +51,7 @@ public class MeasurementService {
         Gauge gauge = Gauges.named(form.gauge())
                 .orElseThrow(() -> new ValidationException("gauge", "There is no gauge \"" + form.gauge() + "\"."));
         check(form);
-        GaugeAnswer answer = answer(gauge, form);
+        GaugeAnswer answer = gauge.answer(GaugeRequest.of(form.asked()));
         String value = gauge.headline(answer);
         String id = NewId.next();
         journal.judge(() -> {
@@ -86,14 +85,6 @@ public class MeasurementService {
         return Arrays.stream(Measured.values())
                 .filter(m -> last.stream().anyMatch(sheet -> sheet.stale() && m.is(sheet.gauge(), sheet.what())))
                 .toList();
-    }
-
-    private static GaugeAnswer answer(Gauge gauge, MeasurementRequest form) {
-        try {
-            return gauge.answer(GaugeRequest.of(form.asked()));
-        } catch (WrongRequest wrong) {
-            throw new ValidationException(wrong.problems());
-        }
     }
 
     private static void check(MeasurementRequest form) {

@@ -1,5 +1,6 @@
 package galecrest.server.problem;
 
+import galecrest.core.gauge.WrongRequest;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import java.util.List;
@@ -45,6 +46,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail badInput(ValidationException bad) {
         return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", bad.getMessage(), bad.problems());
+    }
+
+    @ExceptionHandler
+    ProblemDetail wrongRequest(WrongRequest wrong) {
+        return badInput(new ValidationException(wrong.problems()));
     }
 
     @ExceptionHandler
