@@ -60,7 +60,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
           <Route path="/runway" element={<Runway account={account} />} />
           <Route path="/desk" element={<DeskRoom account={account} />} />
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
-          <Route path="/gauges/:id?" element={<GaugesRoom account={account} />} />
+          <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
           <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
           <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
           <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />

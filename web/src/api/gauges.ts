@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/react-query'
 import { client, dataOf, ProblemError, type Schemas } from './client'
 
 export type Sheet = Schemas['MeasurementResponse']
+export type Gauge = Schemas['GaugeResponse']
+export type GaugeField = Schemas['GaugeFieldResponse']
 
 /** A figure of a gauge: as it is shown, and in words with the other system of units beside it. */
 export interface Figure {
@@ -20,6 +22,16 @@ export function figure(fields: Fields | undefined, ...path: string[]): Figure | 
   for (const field of path) at = (at as Fields | undefined)?.[field]
   return at as Figure | undefined
 }
+
+/** Every gauge with the form that asks it. */
+export function useGauges(): Gauge[] {
+  return (
+    useQuery({ queryKey: ['gauges'], queryFn: () => dataOf(client.GET('/api/gauges')), staleTime: Infinity })
+      .data ?? NONE
+  )
+}
+
+const NONE: Gauge[] = []
 
 const LAG_MILLIS = 250
 

@@ -22,6 +22,7 @@ import { useWorkVerbs } from '../domain/verbs'
 import { GATES } from '../domain/gates'
 import { LEVELS, LOCKS, ZONES } from './choices'
 import { HoldForm } from './HoldForm'
+import { Disturbs } from './Disturbs'
 import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
@@ -278,6 +279,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
         </fieldset>
       </form>
       {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && <Disturbs work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

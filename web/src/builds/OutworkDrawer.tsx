@@ -6,6 +6,7 @@ import { atFields, useSend } from '../api/send'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf } from '../format/time'
 import { GATES } from '../domain/gates'
+import { Disturbs } from './Disturbs'
 import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
@@ -134,6 +135,7 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
         </fieldset>
       </form>
       {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && <Disturbs work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

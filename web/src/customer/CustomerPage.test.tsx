@@ -27,6 +27,7 @@ function page(more: Record<string, unknown> = {}) {
     waitsForYou: [],
     dates: [],
     changes: [],
+    measured: [],
     photos: [],
     ...more,
   }

@@ -77,6 +77,22 @@ export function CustomerPage() {
           </table>
         </section>
       )}
+      {p.measured.length > 0 && (
+        <section className={`panel ${css.before}`} aria-label="Measured">
+          <h2>Measured</h2>
+          <table className="plain">
+            <tbody>
+              {p.measured.map((m) => (
+                <tr key={m.what}>
+                  <td>{m.what}</td>
+                  <td>{m.value}</td>
+                  <td className="soft">{day(m.at, p.zone)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
       {p.photos.length > 0 && (
         <section aria-label="Photos" className={css.released}>
           <h2 className={css.sectionTitle}>Photos</h2>

@@ -1,19 +1,17 @@
 import { Button, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { type Car } from '../api/board'
-import { client, dataOf, type Problem, type ProblemError } from '../api/client'
-import { type Fields, figure, type Sheet, useAnswer } from '../api/gauges'
-import { useSend } from '../api/send'
+import { type Fields, figure, type Sheet } from '../api/gauges'
 import { CarShell } from '../domain/CarOutline'
 import layout from '../ui/layout.module.css'
 import { EarlierSheets } from './EarlierSheets'
 import { Field, State } from './SheetFields'
 import css from './gauges.module.css'
+import { useSheet } from './useSheet'
+import { CORNERS, cornersOf } from './values'
 
 const GAUGE = 'corner-weights'
 
-/** As they lie around the car with its nose to the left: the left side above. */
-const CORNERS = ['left front', 'left rear', 'right front', 'right rear'] as const
 const AXLES = ['front', 'rear'] as const
 
 interface ByAxle {
@@ -74,46 +72,31 @@ function asked(form: Form): Fields | undefined {
   }
 }
 
+interface Props {
+  car: Car
+  log: Sheet[]
+  manages: boolean
+}
+
 /** The car on four pads: what they say, what to turn, and what they will say then. */
-export function CornerWeights({ car, log }: { car: Car; log: Sheet[] }) {
+export function CornerWeights({ car, log, manages }: Props) {
   const [form, setForm] = useState(() => begin(log))
-  const [state, setState] = useState({
-    driverIn: true,
-    barsHooked: false,
-    fuel: '',
-    pressures: '',
-    instrument: '',
-    note: '',
-  })
-  const [wrong, setWrong] = useState<Problem[]>([])
-  const { send, busy } = useSend()
   const request = asked(form)
-  const { answer, problems } = useAnswer(GAUGE, request)
-  const at = (field: string) => [...problems, ...wrong].find((p) => p.field === field)?.message
+  const sheet = useSheet(car.id, GAUGE, request)
+  const { answer, at } = sheet
   const change = (part: Partial<Form>) => {
-    setWrong([])
+    sheet.changed()
     setForm((f) => ({ ...f, ...part }))
   }
   const file = (event: FormEvent) => {
     event.preventDefault()
-    void send(
-      () =>
-        dataOf(
-          client.POST('/api/builds/{id}/measurements', {
-            params: { path: { id: car.id } },
-            body: { gauge: GAUGE, asked: request as never, ...state },
-          }),
-        ),
-      (problem: ProblemError) => {
-        setWrong(problem.problems)
-        return problem.problems.length > 0
-      },
-    ).then((filed) => filed && change({ pads: {} }))
+    void sheet.file().then((filed) => filed && change({ pads: {} }))
   }
   return (
     <>
       <form onSubmit={file} className={css.middle}>
         <div className={css.sheet}>
+          {sheet.corrects && <p className="small">Corrects an earlier sheet, which is kept.</p>}
           <div className={css.pads}>
             {CORNERS.map((corner) => (
               <Pad
@@ -131,10 +114,10 @@ export function CornerWeights({ car, log }: { car: Car; log: Sheet[] }) {
           <Said answer={answer} />
           <Spring form={form} change={change} at={at} />
         </div>
-        <State state={state} setState={setState} at={at} />
+        <State state={sheet.state} setState={sheet.setState} at={at} />
         <div className={layout.row}>
-          <Button type="submit" loading={busy} disabled={!answer}>
-            File this sheet
+          <Button type="submit" loading={sheet.busy} disabled={!answer}>
+            {sheet.corrects ? 'File the corrected sheet' : 'File this sheet'}
           </Button>
           <Button variant="default" onClick={() => change({ pads: {} })}>
             Weigh again
@@ -142,13 +125,17 @@ export function CornerWeights({ car, log }: { car: Car; log: Sheet[] }) {
         </div>
       </form>
       <EarlierSheets
+        car={car}
         log={log}
         gauge={GAUGE}
-        driverIn={state.driverIn}
-        figure={['cross']}
-        name="cross"
-        target={form.target}
-        tolerance={form.tolerance}
+        driverIn={sheet.state.driverIn}
+        trend={{ figure: ['cross'], name: 'cross', target: form.target, tolerance: form.tolerance }}
+        manages={manages}
+        onCorrect={(s) => {
+          const pads = (s.asked as Fields | undefined)?.pads
+          change({ pads: pads === undefined ? {} : (cornersOf(pads) as Record<string, string>) })
+          sheet.correct(s)
+        }}
       />
     </>
   )
@@ -219,14 +206,14 @@ function Drawing({ car, answer }: { car: Car; answer?: Fields }) {
           <>
             <line
               x1="43"
-              y1="14"
+              y1="66"
               x2="125"
-              y2="66"
+              y2="14"
               stroke="var(--quiet-soft)"
               strokeWidth="1.2"
               strokeDasharray="1.5 3"
             />
-            <line x1="43" y1="66" x2="125" y2="14" stroke={colour} strokeWidth="1.6" />
+            <line x1="43" y1="14" x2="125" y2="66" stroke={colour} strokeWidth="1.6" />
             <circle cx="84" cy="40" r="15" fill="var(--card)" stroke={colour} strokeWidth="1.2" />
             <text x="84" y="36.5" textAnchor="middle" fontSize="5.5" fill="var(--muted)">
               cross

@@ -1,5 +1,8 @@
-import { useBoard } from '../api/board'
+import { Button } from '@mantine/core'
+import { type Car, useBoard } from '../api/board'
+import { client, dataOf } from '../api/client'
 import { type Fields, figure, type Sheet } from '../api/gauges'
+import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import css from './gauges.module.css'
@@ -9,26 +12,29 @@ const WIDTH = 260
 const HEIGHT = 90
 
 interface Props {
+  car: Car
   log: Sheet[]
   gauge: string
   /** How the car stands now: a sheet without its driver is not compared with one with him. */
   driverIn: boolean
-  figure: string[]
-  name: string
-  target: string
-  /** To either side of what is wanted. */
-  tolerance: string
+  /** What is followed from sheet to sheet, with what is wanted of it and by how much it may be off. */
+  trend?: { figure: string[]; name: string; target?: string; tolerance?: string }
+  /** Whether this account may show sheets to the customer. */
+  manages: boolean
+  onCorrect: (sheet: Sheet) => void
 }
 
 /** The sheets of a gauge that count, the newest first, and what a figure of theirs has done. */
-export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target, tolerance }: Props) {
+export function EarlierSheets({ car, log, gauge, driverIn, trend, manages, onCorrect }: Props) {
   const { board } = useBoard()
   const sheets = log.filter((s) => s.gauge === gauge && !s.correctedBy).slice(0, SHOWN)
   const like = sheets.filter((s) => (s.driverIn ?? driverIn) === driverIn)
-  const points = like
-    .map((s) => figure(s.answered as Fields | undefined, ...path)?.value)
-    .filter((v): v is number => v !== undefined)
-    .reverse()
+  const points = trend
+    ? like
+        .map((s) => figure(s.answered as Fields | undefined, ...trend.figure)?.value)
+        .filter((v): v is number => v !== undefined)
+        .reverse()
+    : []
   return (
     <section className={css.earlier} aria-label="Earlier sheets">
       <h2>Earlier sheets</h2>
@@ -39,27 +45,77 @@ export function EarlierSheets({ log, gauge, driverIn, figure: path, name, target
         <div key={s.id} className={layout.ruled}>
           <div className={layout.spread}>
             <span className="strong">{when(s.at, board.now, board.zone)}</span>
-            <span className="strong">{figure(s.answered as Fields | undefined, ...path)?.said}</span>
+            <span className="strong">
+              {(trend && figure(s.answered as Fields | undefined, ...trend.figure)?.said) ?? ''}
+            </span>
           </div>
+          <div className="small">{s.value}</div>
           <div className="small soft">
-            {[s.by, s.fuel, s.pressures, s.barsHooked === false ? 'bars unhooked' : '', s.instrument]
+            {[
+              s.by,
+              s.fuel,
+              s.pressures,
+              s.barsHooked === false ? 'bars unhooked' : '',
+              s.instrument,
+              log.some((c) => c.correctedBy === s.id) ? 'corrected' : '',
+            ]
               .filter(Boolean)
               .join(' · ')}
           </div>
           {s.note && <div className="small">{s.note}</div>}
+          {s.staleBecause && <div className="small hot">stale: {s.staleBecause}</div>}
           {!like.includes(s) && (
             <div className="small hot">{s.driverIn ? 'with driver' : 'no driver'}: not compared</div>
           )}
+          <SheetActions car={car} sheet={s} manages={manages} onCorrect={onCorrect} />
         </div>
       ))}
-      {points.length > 1 && (
-        <Trend points={points} name={name} target={number(target)} tolerance={number(tolerance)} />
+      {trend && points.length > 1 && (
+        <Trend
+          points={points}
+          name={trend.name}
+          target={number(trend.target)}
+          tolerance={number(trend.tolerance)}
+        />
       )}
     </section>
   )
 }
 
-const number = (text: string) => parseFloat(text.replace(',', '.'))
+/** What can be done with a sheet that is filed. */
+function SheetActions({
+  car,
+  sheet,
+  manages,
+  onCorrect,
+}: Pick<Props, 'car' | 'manages' | 'onCorrect'> & { sheet: Sheet }) {
+  const { send, busy } = useSend()
+  const show = (shown: boolean) =>
+    void send(() =>
+      dataOf(
+        client.PUT('/api/builds/{id}/measurements/{sheet}/shown', {
+          params: { path: { id: car.id, sheet: sheet.id } },
+          body: { shown },
+        }),
+      ),
+    )
+  return (
+    <div className={layout.row}>
+      {sheet.asked && (
+        <Button variant="subtle" size="compact-xs" onClick={() => onCorrect(sheet)}>
+          Correct
+        </Button>
+      )}
+      {manages && (
+        <Button variant="subtle" size="compact-xs" loading={busy} onClick={() => show(!sheet.shown)}>
+          {sheet.shown ? 'Customer sees it: take back' : 'Show the customer'}
+        </Button>
+      )}
+    </div>
+  )
+}
+
+const number = (text = '') => parseFloat(text.replace(',', '.'))
 
 interface TrendProps {
   points: number[]

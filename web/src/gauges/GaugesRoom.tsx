@@ -1,19 +1,25 @@
 import { Button } from '@mantine/core'
-import { useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
-import { useLog } from '../api/gauges'
+import { type Gauge, type Sheet, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
 import { CornerWeights } from './CornerWeights'
+import { GaugeSheet } from './GaugeSheet'
 import css from './gauges.module.css'
+
+/** The gauge that the room opens with. */
+const FIRST = 'corner-weights'
+
+const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${gauge}` : ''}`
 
 /** Measuring at a car: what is true of it, the car on the pads with what to turn, earlier sheets. */
 export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
   const { board, car: cars } = useBoard()
-  const { id } = useParams()
+  const { id, gauge } = useParams()
   const navigate = useNavigate()
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked))
   if (!car) {
@@ -38,7 +44,7 @@ export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
           <select
             aria-label="Car"
             value={car.id}
-            onChange={(e) => navigate(`/gauges/${e.currentTarget.value}`)}
+            onChange={(e) => navigate(address(e.currentTarget.value, gauge))}
           >
             {board.cars.map((c) => (
               <option key={c.id} value={c.id}>
@@ -48,35 +54,92 @@ export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
           </select>
         </span>
       </div>
-      <Measured key={car.id} car={car} renews={account.role !== 'HAND'} />
+      <Measured key={car.id} car={car} gauge={gauge ?? FIRST} manages={account.role !== 'HAND'} />
     </>
   )
 }
 
-function Measured({ car, renews }: { car: Car; renews: boolean }) {
+function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; manages: boolean }) {
   const { board } = useBoard()
   const log = useLog(car.id, board.change)
+  const gauges = useGauges()
+  const gauge = gauges.find((g) => g.name === name)
   return (
     <div className={css.columns}>
-      <True car={car} renews={renews} />
-      {log && <CornerWeights car={car} log={log} />}
+      <div className={css.true}>
+        <True car={car} log={log ?? []} renews={manages} />
+        <Gauges car={car} gauges={gauges} here={name} />
+      </div>
+      {log && name === FIRST && <CornerWeights car={car} log={log} manages={manages} />}
+      {log && name !== FIRST && gauge && (
+        <GaugeSheet key={name} car={car} gauge={gauge} log={log} manages={manages} />
+      )}
+      {gauges.length > 0 && !gauge && (
+        <Nothing title="There is no such gauge" text="Pick one from the list." />
+      )}
     </div>
   )
 }
 
+/** What keeps the gate of the next date shut. */
+function GateLine({ car }: { car: Car }) {
+  if (!car.gate) return null
+  const { date, stale, unplanned, open } = car.gate
+  return (
+    <div className={layout.ruled} aria-label={`Gate to ${date}`}>
+      <div className="strong">
+        {date}:{' '}
+        <span className={stale.length ? 'hot' : 'quiet'}>{stale.length ? 'gate shut' : 'measured'}</span>
+      </div>
+      <div className="small soft">
+        {[
+          stale.length ? `to be measured anew: ${stale.join(', ')}` : 'nothing that it needs is stale',
+          unplanned.length ? `nothing planned measures ${unplanned.join(', ')}` : '',
+          open ? `${open} ${open === 1 ? 'job' : 'jobs'} open` : '',
+        ]
+          .filter(Boolean)
+          .join('; ')}
+      </div>
+    </div>
+  )
+}
+
+/** What can be measured and worked out at a car. */
+function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string }) {
+  return (
+    <nav aria-label="Gauges">
+      <h2>Gauges</h2>
+      <ul className={css.others}>
+        {gauges.map((g) => (
+          <li key={g.name}>
+            <Link to={address(car.id, g.name)} className={g.name === here ? css.here : undefined}>
+              {g.title}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  )
+}
+
 /** The last of each kind that was measured; what has been disturbed since is hot and says by what. */
-function True({ car, renews }: { car: Car; renews: boolean }) {
+function True({ car, log, renews }: { car: Car; log: Sheet[]; renews: boolean }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const stale = car.measurements.filter((m) => m.staleBecause).length
   return (
-    <section className={css.true} aria-label="What is true of this car">
+    <section aria-label="What is true of this car">
       <h2>What is true of this car</h2>
       {car.measurements.length === 0 && <p className="small soft">Nothing has been measured yet.</p>}
       <ol className={css.list}>
         {car.measurements.map((m) => (
           <li key={m.what} className={m.staleBecause ? css.stale : css.fresh}>
-            <div className={m.staleBecause ? 'hot strong' : 'strong'}>{m.what}</div>
+            <Link
+              to={address(car.id, log.find((s) => s.what === m.what)?.gauge || undefined)}
+              className={m.staleBecause ? 'hot strong' : 'strong'}
+            >
+              {m.what}
+            </Link>
             <div className="small">{m.value}</div>
             <div className="small soft">
               {when(m.at, board.now, board.zone)}, {m.by}
@@ -85,6 +148,7 @@ function True({ car, renews }: { car: Car; renews: boolean }) {
           </li>
         ))}
       </ol>
+      <GateLine car={car} />
       {stale > 0 && renews && (
         <Button
           fullWidth

@@ -5,6 +5,7 @@ import { Exchange } from './Exchange'
 import { JournalList } from './JournalList'
 import { People } from './People'
 import { Rules } from './Rules'
+import { StaleMap } from './StaleMap'
 import { Stations } from './Stations'
 import { Vendors } from './Vendors'
 
@@ -25,6 +26,7 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
           <Tabs.Tab value="stations">Stations</Tabs.Tab>
           <Tabs.Tab value="vendors">Vendors</Tabs.Tab>
           <Tabs.Tab value="rules">House rules</Tabs.Tab>
+          <Tabs.Tab value="stale">What disturbs what</Tabs.Tab>
           {changes && <Tabs.Tab value="exchange">In and out</Tabs.Tab>}
           <Tabs.Tab value="journal">Journal</Tabs.Tab>
         </Tabs.List>
@@ -39,6 +41,9 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
         </Tabs.Panel>
         <Tabs.Panel value="rules">
           <Rules changes={changes} />
+        </Tabs.Panel>
+        <Tabs.Panel value="stale">
+          <StaleMap changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="exchange">
           <Exchange changes={changes} />

@@ -45,6 +45,7 @@ class ArchitectureTest {
             "gauge",
             "gauge.chassis",
             "gauge.driveline",
+            "gauge.check",
             "gauge.all",
             "plan",
             "planner.calendar",

@@ -16,6 +16,7 @@ class WebController {
         "/build/{id}",
         "/gauges",
         "/gauges/{id}",
+        "/gauges/{id}/{gauge}",
         "/shop",
         "/shop/{tab}",
         "/day"

@@ -107,6 +107,9 @@ public final class QuantityText {
 
     /** The value in the unit that is shown, without needless noughts; the sign of an angle follows at once (ISO 80000-1). */
     public static String say(QuantityKind kind, double value, UnitSystem system) {
+        if (Double.isNaN(value)) {
+            return "unknown";
+        }
         QuantityKind.Written unit = kind.shown(system);
         String space = kind == QuantityKind.ANGLE ? "" : " ";
         return (rounded(in(kind, value, system), unit.decimals()) + space + unit.label()).strip();
@@ -121,7 +124,9 @@ public final class QuantityText {
 
     /** The number of the unit that is shown. */
     public static double in(QuantityKind kind, double value, UnitSystem system) {
-        return converter(kind.kept(), kind.shown(system).unit()).convert(value);
+        return Double.isFinite(value)
+                ? converter(kind.kept(), kind.shown(system).unit()).convert(value)
+                : value;
     }
 
     /** The name of the unit that is shown. */

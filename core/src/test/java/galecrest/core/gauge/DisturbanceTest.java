@@ -2,9 +2,15 @@ package galecrest.core.gauge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,13 +19,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DisturbanceTest {
     @Test
     void aStrutSpacerDisturbsTheChassisInTheOrderOfMeasuring() {
-        assertThat(Disturbance.of("Strut spacer fitted"))
+        assertThat(staleBy("Strut spacer fitted"))
                 .containsExactly(
                         Measured.DROOP,
                         Measured.HEIGHTS,
                         Measured.CORNER_WEIGHTS,
                         Measured.BUMP_STEER,
                         Measured.CAMBER_CASTER,
+                        Measured.LINK_LENGTHS,
                         Measured.TOE);
     }
 
@@ -27,28 +34,87 @@ class DisturbanceTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "Springs fitted | HEIGHTS, CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE",
-                "Wheel bearings and hubs | BUMP_STEER, CAMBER_CASTER, TOE",
-                "Engine and gearbox out | CLUTCH_STOP, FLUID_LEVELS, MOUNT_TORQUE",
-                "Engine in for good | CLUTCH_STOP, FLUID_LEVELS, MOUNT_TORQUE",
+                "Springs fitted | HEIGHTS, CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE, BALANCE",
+                "Wheel bearings and hubs | BUMP_STEER, CAMBER_CASTER, TOE, PANEL_GAPS",
+                "Engine and gearbox out | CLUTCH_STOP, THROTTLE_STOP, FLUID_LEVELS, MOUNT_TORQUE",
+                "Engine in for good | CLUTCH_STOP, THROTTLE_STOP, FLUID_LEVELS, MOUNT_TORQUE",
                 "Fuel lines and leak test | LEAK_TEST",
-                "Calipers rebuilt | BRAKE_PEDAL",
+                "Calipers rebuilt | LEAK_TEST, BRAKE_PEDAL",
                 "Engine loom in | CIRCUITS, CHARGING",
                 "Exhaust manifold and downpipe | MAP",
                 "Gear ratios for the track | GEARING",
                 "Wash and strip panels | ''",
+                "Camera mount | ''",
+                "Engine inspection | ''",
                 "Bloom of the paint | ''"
             })
     void jobsDisturbByTheirWords(String job, String measured) {
-        assertThat(String.join(
-                        ", ", Disturbance.of(job).stream().map(Enum::name).toList()))
+        assertThat(String.join(", ", staleBy(job).stream().map(Enum::name).toList()))
                 .isEqualTo(measured);
     }
 
-    /** Nothing disturbs what must be measured before it: else it would be measured twice. */
+    private static List<Measured> staleBy(String job) {
+        return StaleGraph.USUAL.stale(StaleGraph.USUAL.in(job));
+    }
+
+    @Test
+    void aJobThatSaysWhatItDoesIsNotAskedByItsWords() {
+        StaleGraph.Carried wiring = new StaleGraph.Carried(true, Set.of("wiring"));
+        StaleGraph.Carried nothing = new StaleGraph.Carried(true, Set.of());
+        assertThat(StaleGraph.USUAL.stale(StaleGraph.USUAL.of(wiring, "Strut spacer fitted")))
+                .containsExactly(Measured.CIRCUITS, Measured.CHARGING);
+        assertThat(StaleGraph.USUAL.of(nothing, "Strut spacer fitted")).isEmpty();
+        assertThat(StaleGraph.USUAL.of(StaleGraph.Carried.BY_WORDS, "Strut spacer fitted"))
+                .hasSize(1);
+    }
+
+    /** A house of another tongue writes its own words. */
+    @Test
+    void wordsAreOfAnyTongue() {
+        Disturbance own = new Disturbance("a", "Fahrwerk", List.of("Höhe", "стойка"), Set.of(Measured.HEIGHTS));
+        assertThat(own.isIn("neue höhe eingestellt")).isTrue();
+        assertThat(own.isIn("Стойка заменена")).isTrue();
+        assertThat(own.isIn("Höhenmesser")).isFalse();
+    }
+
+    @Test
+    void whatIsUsualHasNothingWrongWithIt() {
+        assertThat(StaleGraph.USUAL.problems()).isEmpty();
+    }
+
+    /** What is stale after a change is all that can be reached from it, as counted by steps over a matrix (Warshall). */
     @Property
-    void eachDisturbsOnlyWhatComesAfterIt(@ForAll Measured one) {
-        assertThat(one.disturbs()).allMatch(other -> other.compareTo(one) > 0);
+    void staleIsAllThatFollows(@ForAll @Size(max = 40) List<@Size(2) List<Measured>> edges, @ForAll Measured start) {
+        Measured[] all = Measured.values();
+        boolean[][] reach = new boolean[all.length][all.length];
+        Map<Measured, Set<Measured>> moves = new EnumMap<>(Measured.class);
+        for (List<Measured> edge : edges) {
+            if (edge.get(0).compareTo(edge.get(1)) < 0) {
+                moves.computeIfAbsent(edge.get(0), m -> new HashSet<>()).add(edge.get(1));
+                reach[edge.get(0).ordinal()][edge.get(1).ordinal()] = true;
+            }
+        }
+        for (int k = 0; k < all.length; k++) {
+            for (int i = 0; i < all.length; i++) {
+                for (int j = 0; j < all.length; j++) {
+                    reach[i][j] |= reach[i][k] && reach[k][j];
+                }
+            }
+        }
+        Disturbance one = new Disturbance("x", "x", List.of("x"), Set.of(start));
+        StaleGraph graph = new StaleGraph(List.of(one), moves);
+        List<Measured> expected = Arrays.stream(all)
+                .filter(m -> m == start || reach[start.ordinal()][m.ordinal()])
+                .toList();
+        assertThat(graph.problems()).isEmpty();
+        assertThat(graph.stale(graph.disturbances())).isEqualTo(expected);
+    }
+
+    @Test
+    void whatWouldBeMeasuredTwiceIsRefused() {
+        StaleGraph graph = new StaleGraph(List.of(), Map.of(Measured.TOE, Set.of(Measured.HEIGHTS)));
+        assertThat(graph.problems()).singleElement().satisfies(p -> assertThat(p.field())
+                .isEqualTo("moves.TOE"));
     }
 
     @Test

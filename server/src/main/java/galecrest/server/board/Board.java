@@ -93,6 +93,7 @@ public record Board(
             @Nullable String next,
             @Nullable Held held,
             @Nullable String nextDate,
+            @Nullable GateView gate,
             List<StageView> stages,
             List<RoundView> rounds,
             List<ForNowView> forNow,
@@ -120,7 +121,18 @@ public record Board(
 
     public record ForNowView(String id, String what, String reason, Gate gate, Instant at) {}
 
+    /**
+     * What keeps the gate of the next date shut.
+     *
+     * @param date what the date is called
+     * @param open essential jobs and outside work up to it that are open
+     * @param stale what must be measured anew, in that order
+     * @param unplanned what of that no open job measures
+     */
+    public record GateView(Gate gate, String date, int open, List<String> stale, List<String> unplanned) {}
+
     public record MeasurementView(
+            String gauge,
             String what,
             String value,
             String by,

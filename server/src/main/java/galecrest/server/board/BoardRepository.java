@@ -159,6 +159,7 @@ class BoardRepository {
                 .query((row, n) -> new KeyedRow<>(
                         row.getString("build_id"),
                         new Board.MeasurementView(
+                                row.getString("gauge"),
                                 row.getString("what"),
                                 row.getString("value"),
                                 row.getString("taken_by"),

@@ -2,11 +2,15 @@ package galecrest.server.board;
 
 import galecrest.core.build.Build;
 import galecrest.core.build.Zone;
+import galecrest.core.gauge.Measured;
 import galecrest.core.insight.CarStatus;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,6 +74,9 @@ final class CarViews {
                     report.next().map(WorkId::value).orElse(null),
                     report.held().map(this::held).orElse(null),
                     report.nextDate().map(c -> c.value()).orElse(null),
+                    report.nextDate()
+                            .map(date -> gate(date, measurements.getOrDefault(id, List.of())))
+                            .orElse(null),
                     stages.getOrDefault(id, List.of()),
                     rounds.getOrDefault(id, List.of()),
                     forNow.getOrDefault(id, List.of()),
@@ -78,6 +85,34 @@ final class CarViews {
                     row.total()));
         }
         return cars;
+    }
+
+    private Board.GateView gate(CommitmentId id, List<Board.MeasurementView> measured) {
+        Commitment date = shop.commitments().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        List<Work> open = shop.works().stream()
+                .filter(w -> w.build().equals(date.build()) && w.status() != Status.DONE)
+                .toList();
+        List<Measured> stale = measured.stream()
+                .filter(m -> m.staleBecause() != null)
+                .flatMap(m -> Measured.of(m.gauge(), m.what()).stream())
+                .filter(m -> m.gate().upTo(date.gate()))
+                .distinct()
+                .sorted()
+                .toList();
+        return new Board.GateView(
+                date.gate(),
+                date.name(),
+                (int) open.stream()
+                        .filter(w -> w.essential() && w.gate().upTo(date.gate()))
+                        .count(),
+                stale.stream().map(Measured::label).toList(),
+                stale.stream()
+                        .filter(m -> open.stream().noneMatch(w -> m.is("", w.name())))
+                        .map(Measured::label)
+                        .toList());
     }
 
     private Board.Held held(CarStatus.HeldBy held) {

@@ -84,4 +84,17 @@ class CustomerLinkRepository {
                         select p.id, caption, at, width, height from photo p join released_photo r on r.photo_id = p.id
                         where build_id = :build order by at desc, p.id""").param("build", build).query(CustomerPhoto.class).list();
     }
+
+    /** Of each kind of measurement that is shown, the last sheet that counts. */
+    List<CustomerMeasurement> measured(String build) {
+        return db.sql("""
+                        select what, value, at from (select distinct on (what) * from measurement m
+                            where build_id = :build and shown
+                                and not exists (select 1 from measurement c where c.corrects_id = m.id)
+                            order by what, at desc, id desc) latest
+                        order by at desc, id""")
+                .param("build", build)
+                .query(CustomerMeasurement.class)
+                .list();
+    }
 }

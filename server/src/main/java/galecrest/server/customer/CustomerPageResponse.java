@@ -20,6 +20,7 @@ record CustomerPageResponse(
         List<String> waitsForYou,
         List<CustomerDate> dates,
         List<CustomerChange> changes,
+        List<CustomerMeasurement> measured,
         List<CustomerPhoto> photos,
         String currency,
         @Nullable CustomerMoney money) {}

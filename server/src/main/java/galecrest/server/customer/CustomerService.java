@@ -101,6 +101,7 @@ class CustomerService {
                 waits(works, link.buildId(), orders),
                 dates(now, id),
                 orders,
+                record.measured(link.buildId()),
                 record.photos(link.buildId()),
                 changes.currency(),
                 link.money() ? money(money.of(link.buildId())) : null);
@@ -223,6 +224,14 @@ class CustomerService {
                         .map(d -> List.of(
                                 d.name(), day(d.due(), zone), day(d.likelyBy(), zone), day(d.almostSurelyBy(), zone)))
                         .toList());
+        if (!page.measured().isEmpty()) {
+            sheet.heading("Measured");
+            sheet.table(
+                    List.of("what", "value", "on"),
+                    page.measured().stream()
+                            .map(m -> List.of(m.what(), m.value(), day(m.at(), zone)))
+                            .toList());
+        }
         if (page.money() != null) {
             CustomerMoney m = page.money();
             sheet.heading("Money, " + page.currency());

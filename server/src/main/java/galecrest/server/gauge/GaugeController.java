@@ -20,7 +20,7 @@ class GaugeController {
     }
 
     @GetMapping
-    List<GaugeName> all() {
+    List<GaugeResponse> all() {
         return gauges.all();
     }
 

@@ -14,8 +14,8 @@ import org.springframework.stereotype.Service;
 @Service
 class GaugeService {
     @AnyHand
-    List<GaugeName> all() {
-        return Gauges.ALL.stream().map(g -> new GaugeName(g.name(), g.title())).toList();
+    List<GaugeResponse> all() {
+        return Gauges.ALL.stream().map(GaugeResponse::of).toList();
     }
 
     /**

@@ -60,6 +60,7 @@ class MeasurementRepository {
                 row.getObject("bars_hooked", Boolean.class),
                 row.getString("instrument"),
                 row.getString("note"),
+                row.getBoolean("shown"),
                 row.getString("corrected_by"));
     }
 
@@ -101,6 +102,22 @@ class MeasurementRepository {
                                 and not exists (select 1 from measurement c where c.corrects_id = m.id)
                             order by m.what, m.at desc, m.id desc) latest
                         order by at""").param("build", build).query(Last.class).list();
+    }
+
+    /** What a sheet of the car is about, in words. */
+    Optional<String> said(String id, String build) {
+        return db.sql("select what || ': ' || value from measurement where id = :id and build_id = :build")
+                .param("id", id)
+                .param("build", build)
+                .query(String.class)
+                .optional();
+    }
+
+    void show(String id, boolean shown) {
+        db.sql("update measurement set shown = :shown where id = :id")
+                .param("id", id)
+                .param("shown", shown)
+                .update();
     }
 
     void disturb(String id, String because) {

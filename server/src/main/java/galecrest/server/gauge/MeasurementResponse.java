@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param value the figure that matters most, in words
  * @param asked what the gauge was asked; null of what was noted by hand
  * @param answered what it answered
+ * @param shown whether the customer is shown it
  * @param correctedBy the sheet that took its place; null while it counts
  */
 public record MeasurementResponse(
@@ -29,4 +30,5 @@ public record MeasurementResponse(
         @Nullable Boolean barsHooked,
         String instrument,
         String note,
+        boolean shown,
         @Nullable String correctedBy) {}

@@ -1,10 +1,11 @@
 package galecrest.server.gauge;
 
-import galecrest.core.gauge.Disturbance;
+import galecrest.core.build.Gate;
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.gauge.Measured;
+import galecrest.core.gauge.StaleGraph;
 import galecrest.core.gauge.all.Gauges;
 import galecrest.core.shop.Problem;
 import galecrest.core.units.QuantityKind;
@@ -13,6 +14,7 @@ import galecrest.core.units.UnitSystem;
 import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
@@ -20,6 +22,7 @@ import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Service;
 
 /** The log of what was measured at each car. */
@@ -28,12 +31,19 @@ public class MeasurementService {
     private static final int LONGEST = 1_000;
 
     private final MeasurementRepository measurements;
+    private final StaleGraphRepository graphs;
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
 
-    MeasurementService(MeasurementRepository measurements, Journal journal, Clock clock, CurrentUser who) {
+    MeasurementService(
+            MeasurementRepository measurements,
+            StaleGraphRepository graphs,
+            Journal journal,
+            Clock clock,
+            CurrentUser who) {
         this.measurements = measurements;
+        this.graphs = graphs;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -53,25 +63,44 @@ public class MeasurementService {
         check(form);
         GaugeAnswer answer = gauge.answer(GaugeRequest.of(form.asked()));
         String value = gauge.headline(answer);
+        String what = gauge.titled(answer);
         String id = NewId.next();
         journal.judge(() -> {
             String car = car(build);
             if (form.correctsId() != null && !measurements.counts(form.correctsId(), build)) {
                 throw new ConflictException("Somebody else has corrected this sheet, or undone it.", 0, List.of());
             }
-            measurements.insert(id, build, form, gauge.title(), value, answer.values(), who.name(), clock.instant());
-            return (form.correctsId() == null ? "measured " : "corrected ") + car + ", "
-                    + gauge.title().toLowerCase(java.util.Locale.ROOT) + ": " + value;
+            measurements.insert(id, build, form, what, value, answer.values(), who.name(), clock.instant());
+            return (form.correctsId() == null ? "measured " : "corrected ") + car + ", " + what.toLowerCase(Locale.ROOT)
+                    + ": " + value;
         });
         return id;
     }
 
+    @LeadOrManager
+    void show(String build, String sheet, boolean shown) {
+        journal.judge(() -> {
+            String car = car(build);
+            String said = measurements.said(sheet, build).orElseThrow(() -> new NotFoundException("sheet"));
+            measurements.show(sheet, shown);
+            return (shown ? "showed the customer of " : "no longer shows the customer of ") + car + " " + said;
+        });
+    }
+
     /** Marks what the work disturbs as stale, within the change that finishes it. */
-    public void disturbedBy(String build, String work) {
-        List<Measured> disturbed = Disturbance.of(work);
-        measurements.last(build).stream()
+    public void disturbedBy(String work) {
+        StaleGraphRepository.Carrier carrier =
+                graphs.carrier(work).orElseThrow(() -> new NotFoundException("job or outside work"));
+        StaleGraph graph = graphs.graph();
+        List<Measured> disturbed = graph.stale(graph.of(carrier.carried(), carrier.name()));
+        measurements.last(carrier.buildId()).stream()
                 .filter(sheet -> !sheet.stale() && disturbed.stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
-                .forEach(sheet -> measurements.disturb(sheet.id(), work));
+                .forEach(sheet -> measurements.disturb(sheet.id(), carrier.name()));
+    }
+
+    /** What is stale at a car and keeps a gate shut, in the order in which it must be measured anew. */
+    public List<Measured> staleBefore(String build, Gate gate) {
+        return stale(build).stream().filter(m -> m.gate().upTo(gate)).toList();
     }
 
     /** What the car is called. */

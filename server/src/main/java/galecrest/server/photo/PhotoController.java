@@ -38,9 +38,11 @@ class PhotoController {
             @PathVariable String build,
             @RequestParam("file") MultipartFile file,
             @RequestParam(defaultValue = "") String caption,
-            @RequestParam(required = false) @Nullable String partId)
+            @RequestParam(required = false) @Nullable String partId,
+            @RequestParam(required = false) @Nullable String measurementId)
             throws IOException {
-        return new AddedResponse(photos.take(build, partId, caption, file.getBytes()));
+        return new AddedResponse(
+                photos.take(build, new PhotoService.Of(partId, measurementId), caption, file.getBytes()));
     }
 
     /** Shows a photo to the customer, or takes it back. */

@@ -5,7 +5,6 @@ import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -26,20 +25,21 @@ class PhotoRepository {
 
     List<PhotoResponse> of(String build) {
         return db.sql("""
-                        select p.id, part_id, caption, by_name as by, at, width, height, r.photo_id is not null as released
+                        select p.id, part_id, measurement_id, caption, by_name as by, at, width, height, r.photo_id is not null as released
                         from photo p left join released_photo r on r.photo_id = p.id
                         where build_id = :build and not exists (select 1 from removed_photo x where x.photo_id = p.id)
                         order by at desc, p.id""").param("build", build).query(PhotoResponse.class).list();
     }
 
-    String insert(String build, @Nullable String part, String caption, Pictures.Ready picture, String by, Instant at) {
+    String insert(String build, PhotoService.Of of, String caption, Pictures.Ready picture, String by, Instant at) {
         String id = NewId.next();
         db.sql("""
-                        insert into photo (id, build_id, part_id, caption, type, width, height, content, small, by_name, at)
-                        values (:id, :build, :part, :caption, 'image/jpeg', :width, :height, :content, :small, :by, :at)""")
+                        insert into photo (id, build_id, part_id, measurement_id, caption, type, width, height, content, small, by_name, at)
+                        values (:id, :build, :part, :measurement, :caption, 'image/jpeg', :width, :height, :content, :small, :by, :at)""")
                 .param("id", id)
                 .param("build", build)
-                .param("part", part)
+                .param("part", of.partId())
+                .param("measurement", of.measurementId())
                 .param("caption", caption.strip())
                 .param("width", picture.width())
                 .param("height", picture.height())

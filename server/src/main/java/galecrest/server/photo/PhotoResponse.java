@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 record PhotoResponse(
         String id,
         @Nullable String partId,
+        @Nullable String measurementId,
         String caption,
         String by,
         Instant at,

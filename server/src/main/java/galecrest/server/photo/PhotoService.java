@@ -29,18 +29,21 @@ public class PhotoService {
     /** A picture as it is sent. */
     public record Picture(String type, byte[] content) {}
 
+    /** What else a photo is of, besides its car. */
+    record Of(@Nullable String partId, @Nullable String measurementId) {}
+
     @AnyHand
     List<PhotoResponse> of(String build) {
         return photos.of(build);
     }
 
     @AnyHand
-    String take(String build, @Nullable String part, String caption, byte[] file) {
+    String take(String build, Of of, String caption, byte[] file) {
         Pictures.Ready picture = Pictures.read(file);
         String name = photos.build(build).orElseThrow(() -> new NotFoundException("build"));
         return journal.change(
                 "took a photo of the " + name,
-                () -> photos.insert(build, part, caption, picture, who.name(), clock.instant()));
+                () -> photos.insert(build, of, caption, picture, who.name(), clock.instant()));
     }
 
     @ManagerOnly

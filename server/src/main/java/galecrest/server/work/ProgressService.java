@@ -23,6 +23,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
@@ -88,8 +89,8 @@ public class ProgressService {
                         on + (job.started().get().by().size() > 1 ? " are" : " is") + " on " + head.name()
                                 + " already.");
             });
-            String open = OpenBeforeGate.of(shop, new WorkId(id)).stream()
-                    .map(Work::name)
+            String open = Stream.concat(
+                            OpenBeforeGate.of(shop, new WorkId(id)).stream().map(Work::name), stale(shop, head))
                     .collect(Collectors.joining(", "));
             if (!open.isEmpty() && !anyway) {
                 throw new ValidationException("gate", head.name() + ", and still open is: " + open + ". Really?");
@@ -98,6 +99,13 @@ public class ProgressService {
             works.start(id, clock.instant(), by, station);
             return "started " + head.name() + (open.isEmpty() ? "" : ", though open is: " + open);
         });
+    }
+
+    /** What has to be measured anew before the gate that the job brings its car to. */
+    private Stream<String> stale(ShopSnapshot shop, WorkSummary head) {
+        return OpenBeforeGate.broughtTo(shop, new WorkId(head.id())).stream()
+                .flatMap(gate -> measured.staleBefore(head.buildId(), gate).stream())
+                .map(m -> m.label() + " (stale)");
     }
 
     /** Whether somebody is on it; a job that was paused has been started, and waits. */
@@ -209,7 +217,7 @@ public class ProgressService {
     private void finish(String id) {
         Instant now = clock.instant();
         WorkSummary head = works.mustBe(id);
-        measured.disturbedBy(head.buildId(), head.name());
+        measured.disturbedBy(id);
         deliveries.outwork(id, now);
         works.done(id, now);
     }

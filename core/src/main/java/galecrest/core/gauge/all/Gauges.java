@@ -9,6 +9,10 @@ import galecrest.core.gauge.chassis.CornerWeightsGauge;
 import galecrest.core.gauge.chassis.HeightsGauge;
 import galecrest.core.gauge.chassis.MassLedgerGauge;
 import galecrest.core.gauge.chassis.StringsGauge;
+import galecrest.core.gauge.chassis.TyrePressuresGauge;
+import galecrest.core.gauge.check.ClassCheckGauge;
+import galecrest.core.gauge.check.NoteGauge;
+import galecrest.core.gauge.check.TorqueSheetGauge;
 import galecrest.core.gauge.driveline.ClutchStopGauge;
 import galecrest.core.gauge.driveline.CompressionGauge;
 import galecrest.core.gauge.driveline.GearingGauge;
@@ -22,20 +26,24 @@ import java.util.Optional;
 public final class Gauges {
     /** In the order in which they are offered. */
     public static final List<Gauge> ALL = List.of(
+            new TyrePressuresGauge(),
+            new HeightsGauge(),
             new CornerWeightsGauge(),
+            new BumpSteerGauge(),
+            new CamberCasterGauge(),
+            new StringsGauge(),
             new BallastGauge(),
             new MassLedgerGauge(),
-            new StringsGauge(),
-            new CamberCasterGauge(),
-            new BumpSteerGauge(),
-            new HeightsGauge(),
             new AntiRollBarGauge(),
             new GearingGauge(),
             new ValveClearanceGauge(),
             new ClutchStopGauge(),
             new CompressionGauge(),
             new RunningInGauge(),
-            new LeakTestGauge());
+            new LeakTestGauge(),
+            new TorqueSheetGauge(),
+            new ClassCheckGauge(),
+            new NoteGauge());
 
     private Gauges() {}
 

@@ -8,6 +8,7 @@ import static galecrest.core.units.QuantityKind.STIFFNESS;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,6 +50,27 @@ public final class AntiRollBarGauge implements Gauge {
         double cos = Math.cos(angle);
         double sin = Math.sin(angle);
         return Math.pow(arm, 3) / (3 * young) * (cos * cos / flat + sin * sin / upright);
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.quantity("outside", LENGTH).must().ofTheCar().called("Bar, outside"),
+                GaugeField.quantity("inside", LENGTH)
+                        .ofTheCar()
+                        .called("Bar, inside")
+                        .hint("0 if solid"),
+                GaugeField.quantity("length", LENGTH).must().ofTheCar().hint("between the arms"),
+                GaugeField.quantity("arm", LENGTH).must().ofTheCar().hint("the lever, at right angles to the bar"),
+                GaugeField.quantity("motion ratio", NUMBER).ofTheCar(),
+                GaugeField.part(
+                        "blade",
+                        GaugeField.quantity("width", LENGTH).must(),
+                        GaugeField.quantity("thickness", LENGTH).must(),
+                        GaugeField.quantity("count", NUMBER).hint("1 or 2"),
+                        GaugeField.quantity("angle", ANGLE).hint("0° flat and soft, 90° upright and stiff")),
+                GaugeField.quantity("shear modulus", PRESSURE).hint("79.3 GPa of steel if not said"),
+                GaugeField.quantity("young's modulus", PRESSURE).hint("of the blade, steel if not said"));
     }
 
     @Override

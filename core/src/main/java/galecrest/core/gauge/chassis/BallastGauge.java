@@ -6,6 +6,7 @@ import static galecrest.core.units.QuantityKind.SHARE;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.units.QuantityText;
 import java.util.ArrayList;
@@ -22,6 +23,32 @@ public final class BallastGauge implements Gauge {
     @Override
     public String title() {
         return "Ballast and class weight";
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.quantity("mass", MASS).must().hint("of the car without ballast"),
+                GaugeField.quantity("front", SHARE).must(),
+                GaugeField.quantity("left", SHARE),
+                GaugeField.quantity("driver", MASS),
+                GaugeField.quantity("burnt in the race", MASS).hint("fuel that is gone when it is weighed"),
+                GaugeField.quantity("class mass", MASS).must().ofTheCar(),
+                GaugeField.quantity("wheelbase", LENGTH).must().ofTheCar(),
+                GaugeField.quantity("track", LENGTH).ofTheCar(),
+                GaugeField.quantity("target front", SHARE).ofTheCar(),
+                GaugeField.quantity("target left", SHARE).ofTheCar(),
+                GaugeField.quantity("tolerance", SHARE).ofTheCar(),
+                GaugeField.rows(
+                                "spots",
+                                GaugeField.text("name"),
+                                GaugeField.quantity("limit", MASS).must().called("At most"),
+                                GaugeField.quantity("x", LENGTH).must().called("Behind the front axle"),
+                                GaugeField.quantity("y", LENGTH).called("To the left"),
+                                GaugeField.quantity("height", LENGTH).called("Above the ground"))
+                        .must()
+                        .ofTheCar()
+                        .called("Where ballast may go"));
     }
 
     @Override

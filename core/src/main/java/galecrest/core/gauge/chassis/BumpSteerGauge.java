@@ -5,6 +5,7 @@ import static galecrest.core.units.QuantityKind.LENGTH;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -70,6 +71,17 @@ public final class BumpSteerGauge implements Gauge {
     }
 
     @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.rows(
+                                "readings",
+                                GaugeField.quantity("travel", LENGTH).must().hint("bump is positive"),
+                                GaugeField.quantity("toe", ANGLE).must().hint("in is positive"))
+                        .must(),
+                GaugeField.quantity("tolerance", ANGLE).ofTheCar());
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
         List<GaugeRequest> rows = request.rows("readings");
         double[] travel = new double[rows.size()];
@@ -99,11 +111,17 @@ public final class BumpSteerGauge implements Gauge {
             advice.add(
                     "Mostly a curve, the same way in bump and in droop: the rod is too long or too short for its arc.");
         }
-        return new GaugeAnswer(request.system())
-                .put("change of toe", ANGLE, largest - least)
+        GaugeAnswer answer = new GaugeAnswer(request.system());
+        List<GaugeAnswer> said = new ArrayList<>();
+        for (int i = 0; i < travel.length; i++) {
+            said.add(answer.row().put("travel", LENGTH, travel[i]).put("toe", ANGLE, toe[i]));
+        }
+        return answer.put("change of toe", ANGLE, largest - least)
+                .put("good", largest - least <= most)
                 .put("a centimetre of bump", ANGLE, p[1] * 0.01)
                 .put("straight part", ANGLE, straight)
                 .put("curve", ANGLE, curve)
+                .rows("readings", said)
                 .put("advice", advice)
                 .put(
                         "before",

@@ -6,14 +6,21 @@ import static galecrest.core.units.QuantityKind.NUMBER;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.units.QuantityText;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Camber from an offset over the rim, caster from a sweep, and how much of an adjuster brings an angle to its target. */
 public final class CamberCasterGauge implements Gauge {
     private static final double STEEPEST = Math.toRadians(20);
+    /** A tenth of a degree is what a camber gauge on the floor repeats: common practice. */
+    private static final double TOLERANCE = Math.toRadians(0.1);
+
     private static final double SWEEP = Math.toRadians(20);
 
     @Override
@@ -54,17 +61,60 @@ public final class CamberCasterGauge implements Gauge {
     }
 
     @Override
+    public String headline(GaugeAnswer answer) {
+        if (!(answer.values().get("camber") instanceof Map<?, ?> wheels)) {
+            return Gauge.super.headline(answer);
+        }
+        return Corner.NAMES.stream()
+                .map(c -> ((GaugeAnswer.Figure) wheels.get(c)).said())
+                .collect(Collectors.joining(" / "));
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.corners("camber", ANGLE).hint("as a camber gauge reads it, like -2.4°"),
+                GaugeField.quantity("front target", ANGLE).ofTheCar().called("Wanted camber, front"),
+                GaugeField.quantity("rear target", ANGLE).ofTheCar().called("Wanted camber, rear"),
+                GaugeField.quantity("tolerance", ANGLE).ofTheCar(),
+                GaugeField.quantity("offset", LENGTH).hint("top of the wheel further in than the bottom"),
+                GaugeField.quantity("over", LENGTH).called("Over a height of"),
+                GaugeField.part(
+                                "sweep",
+                                GaugeField.quantity("steered out", ANGLE).must(),
+                                GaugeField.quantity("steered in", ANGLE).must(),
+                                GaugeField.quantity("angle", ANGLE).hint("of steer, 20° if not said"))
+                        .called("Caster: camber with the wheel steered"),
+                GaugeField.part(
+                                "readings",
+                                GaugeField.quantity("first", ANGLE).must(),
+                                GaugeField.quantity("first at", NUMBER).must(),
+                                GaugeField.quantity("second", ANGLE).must(),
+                                GaugeField.quantity("second at", NUMBER).must(),
+                                GaugeField.quantity("target", ANGLE).must())
+                        .called("Adjuster: two readings, at turns or shims"));
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
         GaugeAnswer answer = new GaugeAnswer(request.system());
-        boolean any = request.has("offset") || request.has("sweep") || request.has("readings");
+        boolean any = request.has("camber") || request.has("offset") || request.has("sweep") || request.has("readings");
         if (!any) {
-            request.wrong("offset", "is needed, or a sweep for caster, or two readings of an adjuster.");
+            request.wrong(
+                    "offset",
+                    "is needed, or the camber of all four wheels, or a sweep for caster, or two readings of an adjuster.");
         }
         double offset = request.quantityOr("offset", LENGTH, Double.NaN, -0.3, 0.3);
         double over = request.has("offset") ? request.quantity("over", LENGTH, 0.1, 1) : Double.NaN;
         if (Math.abs(offset) > over * Math.sin(STEEPEST)) {
             request.wrong("offset", "is more than 20° of camber over that height: which points were measured?");
         }
+        double[] read = CornerFields.fourOr(request, "camber", ANGLE, Double.NaN, -STEEPEST, STEEPEST);
+        double[] wanted = {
+            request.quantityOr("front target", ANGLE, Double.NaN, -STEEPEST, STEEPEST),
+            request.quantityOr("rear target", ANGLE, Double.NaN, -STEEPEST, STEEPEST)
+        };
+        double tolerance = request.quantityOr("tolerance", ANGLE, TOLERANCE, 0, STEEPEST);
         Sweep sweep = request.has("sweep") ? sweep(request.part("sweep")) : null;
         GaugeRequest two = request.part("readings");
         double[] turned = new double[] {Double.NaN};
@@ -72,8 +122,9 @@ public final class CamberCasterGauge implements Gauge {
             turned[0] = adjuster(two);
         }
         request.done();
+        wheels(answer, read, wanted, tolerance);
         if (!Double.isNaN(offset)) {
-            answer.put("camber", ANGLE, camber(offset, over));
+            answer.put(request.has("camber") ? "camber by the offset" : "camber", ANGLE, camber(offset, over));
         }
         if (sweep != null) {
             answer.put("caster", ANGLE, caster(sweep.out(), sweep.in(), sweep.angle()))
@@ -95,6 +146,26 @@ public final class CamberCasterGauge implements Gauge {
                 List.of(
                         "Ride height and pressures set first, driver or ballast in, the wheel's run-out halved by turning it.",
                         "Before anyone goes under: stands, not the jack."));
+    }
+
+    private static void wheels(GaugeAnswer answer, double[] read, double[] wanted, double tolerance) {
+        if (Double.isNaN(read[0])) {
+            return;
+        }
+        List<String> off = new ArrayList<>();
+        for (int i = 0; i < read.length; i++) {
+            double more = read[i] - wanted[i / 2];
+            if (Math.abs(more) > tolerance + 1e-9) {
+                off.add(Corner.NAMES.get(i) + " is " + QuantityText.say(ANGLE, Math.abs(more), answer.system())
+                        + (more > 0 ? " too upright" : " too far in at the top"));
+            }
+        }
+        answer.put("camber", ANGLE, Corner.NAMES, read)
+                .put("left less right, front", ANGLE, read[0] - read[1])
+                .put("left less right, rear", ANGLE, read[2] - read[3]);
+        if (!Double.isNaN(wanted[0]) || !Double.isNaN(wanted[1])) {
+            answer.put("good", off.isEmpty()).put("verdict", off.isEmpty() ? List.of("All as wanted.") : off);
+        }
     }
 
     private record Sweep(double in, double out, double angle) {}

@@ -10,6 +10,7 @@ import static galecrest.core.units.QuantityKind.VOLUME;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.units.QuantityKind;
 import galecrest.core.units.QuantityText;
@@ -45,15 +46,43 @@ public final class CornerWeightsGauge implements Gauge {
     }
 
     @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.corners("pads", MASS).must(),
+                GaugeField.quantity("known mass", MASS).ofTheCar().hint("finds a pad that is silent"),
+                GaugeField.quantity("wheelbase", LENGTH).ofTheCar(),
+                GaugeField.quantity("front track", LENGTH).ofTheCar(),
+                GaugeField.quantity("rear track", LENGTH).ofTheCar(),
+                GaugeField.corners("wheel rate", STIFFNESS).ofTheCar().hint("spring rate × motion ratio²"),
+                GaugeField.corners("tyre rate", STIFFNESS).ofTheCar(),
+                GaugeField.quantity("front bar", STIFFNESS).hint("only where it is hooked"),
+                GaugeField.quantity("rear bar", STIFFNESS).hint("only where it is hooked"),
+                GaugeField.corners("motion ratio", QuantityKind.NUMBER).ofTheCar(),
+                GaugeField.corners("pitch", LENGTH).ofTheCar().hint("of the perch's thread"),
+                GaugeField.quantity("target", SHARE).ofTheCar(),
+                GaugeField.quantity("tolerance", SHARE).ofTheCar(),
+                GaugeField.rows(
+                                "correct",
+                                GaugeField.text("what"),
+                                GaugeField.flag("take out"),
+                                GaugeField.quantity("volume", VOLUME),
+                                GaugeField.quantity("density", DENSITY),
+                                GaugeField.quantity("mass", MASS),
+                                GaugeField.quantity("x", LENGTH).must().called("Behind the front axle"),
+                                GaugeField.quantity("y", LENGTH).called("To the left"))
+                        .called("Fuel, driver or ballast to add or take out"));
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
-        double[] pads = corners(request, "pads", MASS, 0.1, HEAVIEST_CORNER);
+        double[] pads = CornerFields.four(request, "pads", MASS, 0.1, HEAVIEST_CORNER);
         known(request, pads);
         Optional<SpringPlatform> car = request.has("wheelbase") ? Optional.of(car(request)) : Optional.empty();
         CornerWeights weights = corrected(request, CornerWeights.of(pads), car);
         double target = request.quantityOr("target", SHARE, Double.NaN, 0.3, 0.7);
         double tolerance = request.quantityOr("tolerance", SHARE, TOLERANCE, 0.0001, 0.05);
-        double[] ratio = cornersOr(request, "motion ratio", QuantityKind.NUMBER, 1, 0.2, 3);
-        double[] pitch = cornersOr(request, "pitch", LENGTH, 0.002, 0.0002, 0.01);
+        double[] ratio = CornerFields.fourOr(request, "motion ratio", QuantityKind.NUMBER, 1, 0.2, 3);
+        double[] pitch = CornerFields.fourOr(request, "pitch", LENGTH, 0.002, 0.0002, 0.01);
         if (!Double.isNaN(target) && car.isEmpty() && !request.has("wheelbase")) {
             request.wrong("wheelbase", "is needed for turns: with tracks and wheel rates it says what a turn does.");
         }
@@ -129,8 +158,8 @@ public final class CornerWeightsGauge implements Gauge {
         double wheelbase = request.quantity("wheelbase", LENGTH, 0.8, 8);
         double front = request.quantity("front track", LENGTH, 0.5, 3);
         double rear = request.quantityOr("rear track", LENGTH, front, 0.5, 3);
-        double[] wheel = corners(request, "wheel rate", STIFFNESS, 500, 2e6);
-        double[] tyre = cornersOr(request, "tyre rate", STIFFNESS, Double.POSITIVE_INFINITY, 10_000, 2e6);
+        double[] wheel = CornerFields.four(request, "wheel rate", STIFFNESS, 500, 2e6);
+        double[] tyre = CornerFields.fourOr(request, "tyre rate", STIFFNESS, Double.POSITIVE_INFINITY, 10_000, 2e6);
         double frontBar = request.quantityOr("front bar", STIFFNESS, 0, 0, 1e6);
         double rearBar = request.quantityOr("rear bar", STIFFNESS, 0, 0, 1e6);
         return SpringPlatform.of(wheelbase, front, rear, wheel, tyre, frontBar, rearBar);
@@ -156,47 +185,22 @@ public final class CornerWeightsGauge implements Gauge {
             boolean out = row.flag("take out");
             double volume = row.quantityOr("volume", VOLUME, Double.NaN, 0, 1);
             double density = row.quantityOr("density", DENSITY, PETROL, 500, 2_000);
-            double mass = row.has("volume") ? volume * density : row.quantity("mass", MASS, 0, 2_000);
+            double said = row.has("volume")
+                    ? row.quantityOr("mass", MASS, Double.NaN, 0, 2_000)
+                    : row.quantity("mass", MASS, 0, 2_000);
+            if (row.has("volume") && row.has("mass")) {
+                row.wrong("mass", "is said twice: by the volume, or as a mass.");
+            }
+            double mass = row.has("volume") ? volume * density : said;
             double x = row.quantity("x", LENGTH, -2, 8);
             double y = row.quantityOr("y", LENGTH, 0, -2, 2);
             if (car.isEmpty()) {
                 request.wrong("wheelbase", "is needed for a correction, with tracks and wheel rates.");
-            } else if (!Double.isNaN(mass + x + y)
-                    && Arrays.stream(car.get().wheel()).noneMatch(Double::isNaN)) {
+            } else if (!Double.isNaN(mass + x + y) && car.get().known()) {
                 SpringPlatform.Change change = car.get().loaded(out ? -mass : mass, x, y);
                 Arrays.setAll(pads, i -> pads[i] + change.load()[i] / 9.80665);
             }
         }
         return CornerWeights.of(pads);
-    }
-
-    /** Four quantities by corner, or one for all of them. */
-    private static double[] corners(GaugeRequest request, String field, QuantityKind kind, double least, double most) {
-        if (request.isPart(field)) {
-            GaugeRequest part = request.part(field);
-            double[] four = new double[Corner.NAMES.size()];
-            Arrays.setAll(four, i -> part.quantity(Corner.NAMES.get(i), kind, least, most));
-            return four;
-        }
-        if (request.isList(field)) {
-            double[] four = request.quantities(field, kind, least, most);
-            if (four.length != Corner.NAMES.size()) {
-                request.wrong(field, "are four: " + String.join(", ", Corner.NAMES) + ".");
-                return filled(Double.NaN);
-            }
-            return four;
-        }
-        return filled(request.quantity(field, kind, least, most));
-    }
-
-    private static double[] cornersOr(
-            GaugeRequest request, String field, QuantityKind kind, double other, double least, double most) {
-        return request.has(field) ? corners(request, field, kind, least, most) : filled(other);
-    }
-
-    private static double[] filled(double value) {
-        double[] four = new double[Corner.NAMES.size()];
-        Arrays.fill(four, value);
-        return four;
     }
 }

@@ -8,7 +8,9 @@ import static galecrest.core.units.QuantityKind.STIFFNESS;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
+import galecrest.core.units.QuantityText;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -41,12 +43,40 @@ public final class HeightsGauge implements Gauge {
     }
 
     @Override
+    public String headline(GaugeAnswer answer) {
+        return answer.said("front") + " front, " + answer.said("rear") + " rear";
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.corners("heights", LENGTH).must().called("Height"),
+                GaugeField.corners("before", LENGTH).called("Before").hint("as without the driver"),
+                GaugeField.corners("droop", LENGTH).hint("down to the stop"),
+                GaugeField.corners("bump", LENGTH).hint("up to the stop"),
+                GaugeField.quantity("marks apart", LENGTH).ofTheCar().hint("front marks to rear marks"),
+                GaugeField.corners("target", LENGTH).ofTheCar().called("Wanted"),
+                GaugeField.quantity("tolerance", LENGTH).ofTheCar(),
+                GaugeField.quantity("spacer", LENGTH),
+                GaugeField.quantity("motion ratio", NUMBER).ofTheCar(),
+                GaugeField.part(
+                        "spring",
+                        GaugeField.quantity("rate", STIFFNESS).must(),
+                        GaugeField.quantity("free length", LENGTH).must(),
+                        GaugeField.quantity("length at droop", LENGTH).must()),
+                GaugeField.list("clearances", LENGTH).hint("the lowest points, one after the other"),
+                GaugeField.quantity("least clearance", LENGTH).ofTheCar());
+    }
+
+    @Override
     public GaugeAnswer answer(GaugeRequest request) {
         double[] heights = four(request, "heights");
         double between = request.quantityOr("marks apart", LENGTH, Double.NaN, 0.5, 8);
         double[] before = request.has("before") ? four(request, "before") : new double[0];
         double[] droop = request.has("droop") ? four(request, "droop") : new double[0];
         double[] bump = request.has("bump") ? four(request, "bump") : new double[0];
+        double[] wanted = request.has("target") ? four(request, "target") : new double[0];
+        double within = request.quantityOr("tolerance", LENGTH, 0.001, 0, 0.05);
         double thickness = request.quantityOr("spacer", LENGTH, Double.NaN, -0.2, 0.2);
         double ratio = request.quantityOr("motion ratio", NUMBER, 1, 0.2, 3);
         GaugeRequest spring = request.part("spring");
@@ -64,6 +94,7 @@ public final class HeightsGauge implements Gauge {
                 .put("front", LENGTH, front)
                 .put("rear", LENGTH, rear)
                 .put("left over right", LENGTH, (heights[0] + heights[2] - heights[1] - heights[3]) / 2);
+        judge(answer, heights, wanted, within);
         if (!Double.isNaN(between)) {
             answer.put("rake", ANGLE, rake(front, rear, between)).put("rake over the marks", LENGTH, rear - front);
         }
@@ -83,6 +114,21 @@ public final class HeightsGauge implements Gauge {
         return answer;
     }
 
+    private static void judge(GaugeAnswer answer, double[] heights, double[] wanted, double within) {
+        if (wanted.length == 0) {
+            return;
+        }
+        List<String> off = new ArrayList<>();
+        for (int i = 0; i < heights.length; i++) {
+            double high = heights[i] - wanted[i];
+            if (Math.abs(high) > within + 1e-6) {
+                off.add(Corner.NAMES.get(i) + " is " + QuantityText.say(LENGTH, Math.abs(high), answer.system())
+                        + (high > 0 ? " too high" : " too low"));
+            }
+        }
+        answer.put("good", off.isEmpty()).put("verdict", off.isEmpty() ? List.of("All as wanted.") : off);
+    }
+
     private static void travel(GaugeAnswer answer, double[] droop, double[] bump) {
         if (droop.length > 0) {
             answer.put("droop", LENGTH, Corner.NAMES, droop);
@@ -94,7 +140,7 @@ public final class HeightsGauge implements Gauge {
         for (int i = 0; i < Math.min(droop.length, bump.length); i++) {
             if (droop[i] <= 0 || bump[i] <= 0) {
                 said.add("The " + Corner.NAMES.get(i) + " wheel has no travel left " + (droop[i] <= 0 ? "down" : "up")
-                        + " : it stands on its stop.");
+                        + ": it stands on its stop.");
             }
         }
         if (!said.isEmpty()) {
@@ -114,11 +160,6 @@ public final class HeightsGauge implements Gauge {
     }
 
     private static double[] four(GaugeRequest request, String field) {
-        double[] four = request.quantities(field, LENGTH, -1, 2);
-        if (four.length != Corner.NAMES.size()) {
-            request.wrong(field, "are four: " + String.join(", ", Corner.NAMES) + ".");
-            return new double[Corner.NAMES.size()];
-        }
-        return four;
+        return CornerFields.four(request, field, LENGTH, -1, 2);
     }
 }

@@ -6,6 +6,7 @@ import static galecrest.core.units.QuantityKind.SHARE;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.units.QuantityText;
 import java.util.ArrayList;
@@ -24,6 +25,28 @@ public final class MassLedgerGauge implements Gauge {
     @Override
     public String title() {
         return "Mass ledger";
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.quantity("wheelbase", LENGTH).must().ofTheCar(),
+                GaugeField.part(
+                                "last weighed",
+                                GaugeField.quantity("mass", MASS).must(),
+                                GaugeField.quantity("front", SHARE).must())
+                        .must()
+                        .ofTheCar(),
+                GaugeField.rows(
+                                "items",
+                                GaugeField.text("what"),
+                                GaugeField.quantity("mass", MASS).must(),
+                                GaugeField.quantity("x", LENGTH).must().called("Behind the front axle"),
+                                GaugeField.flag("removed"))
+                        .ofTheCar()
+                        .called("Fitted and removed since"),
+                GaugeField.quantity("scales", MASS).called("The scales say"),
+                GaugeField.quantity("scales front", SHARE).called("and in front"));
     }
 
     @Override

@@ -1,5 +1,7 @@
 package galecrest.core.gauge.chassis;
 
+import java.util.Arrays;
+import java.util.stream.Stream;
 import org.ojalgo.matrix.MatrixR064;
 
 /**
@@ -69,7 +71,16 @@ public record SpringPlatform(double[] x, double[] y, double[] wheel, double[] ty
         return solved(new double[CORNERS], mass * 9.80665, atX, atY);
     }
 
+    /** Whether everything about the car is known: nothing of it is NaN, which no equation can be solved with. */
+    public boolean known() {
+        return Stream.of(x, y, wheel, tyre).flatMapToDouble(Arrays::stream).noneMatch(Double::isNaN)
+                && !Double.isNaN(frontBar + rearBar);
+    }
+
     private Change solved(double[] raised, double force, double atX, double atY) {
+        if (!known() || Double.isNaN(force + atX + atY + Arrays.stream(raised).sum())) {
+            throw new IllegalArgumentException("Not all of the car is known.");
+        }
         double[][] stiffness = new double[UNKNOWNS][UNKNOWNS];
         double[][] loads = new double[UNKNOWNS][1];
         for (int i = 0; i < CORNERS; i++) {

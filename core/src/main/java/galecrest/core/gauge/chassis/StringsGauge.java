@@ -5,6 +5,7 @@ import static galecrest.core.units.QuantityKind.LENGTH;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +33,25 @@ public final class StringsGauge implements Gauge {
     public String headline(GaugeAnswer answer) {
         return answer.text("total front") + " front, " + answer.text("total rear") + " rear, thrust "
                 + answer.said("thrust");
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.wheels(
+                        GaugeField.quantity("front", LENGTH).must().hint("string to rim, front edge"),
+                        GaugeField.quantity("rear", LENGTH).must().hint("string to rim, rear edge"),
+                        GaugeField.quantity("rim", LENGTH).hint("only where it differs")),
+                GaugeField.quantity("rim", LENGTH)
+                        .ofTheCar()
+                        .called("Across the rim")
+                        .hint("between the two points, like 432 mm"),
+                GaugeField.quantity("wheelbase", LENGTH).ofTheCar().hint("takes out strings that are not parallel"),
+                GaugeField.quantity("front track", LENGTH).ofTheCar(),
+                GaugeField.quantity("rear track", LENGTH).ofTheCar(),
+                GaugeField.quantity("front target", ANGLE).ofTheCar().called("Wanted total toe, front"),
+                GaugeField.quantity("rear target", ANGLE).ofTheCar().called("Wanted total toe, rear"),
+                GaugeField.quantity("tolerance", ANGLE).ofTheCar());
     }
 
     @Override

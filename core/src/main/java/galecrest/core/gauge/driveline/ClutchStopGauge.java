@@ -4,6 +4,7 @@ import static galecrest.core.units.QuantityKind.LENGTH;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.Arrays;
 import java.util.List;
@@ -23,6 +24,19 @@ public final class ClutchStopGauge implements Gauge {
     @Override
     public String title() {
         return "Clutch stop";
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.list("free at", LENGTH)
+                        .must()
+                        .called("Pedal where the wheel turns free")
+                        .hint("three or more"),
+                GaugeField.quantity("behind", LENGTH)
+                        .called("Stop behind that by")
+                        .hint("6 mm if not said"),
+                GaugeField.quantity("most travel", LENGTH).ofTheCar().hint("that the maker allows"));
     }
 
     @Override

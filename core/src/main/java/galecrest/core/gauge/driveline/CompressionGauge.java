@@ -5,6 +5,7 @@ import static galecrest.core.units.QuantityKind.SHARE;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -46,6 +47,17 @@ public final class CompressionGauge implements Gauge {
         Hiss(String means) {
             this.means = means;
         }
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(GaugeField.rows(
+                        "cylinders",
+                        GaugeField.quantity("compression", PRESSURE),
+                        GaugeField.quantity("leak-down", SHARE),
+                        GaugeField.choice("hiss", "nowhere", "intake", "exhaust", "breather", "radiator", "neighbour")
+                                .called("Hisses at"))
+                .must());
     }
 
     @Override

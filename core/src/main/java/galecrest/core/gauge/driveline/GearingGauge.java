@@ -7,6 +7,7 @@ import static galecrest.core.units.QuantityKind.SPEED;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +35,19 @@ public final class GearingGauge implements Gauge {
     /** The axle ratio with which an engine speed in a gear is a speed of the car. */
     public static double axle(double engine, double gear, double speed, double rollout) {
         return engine / gear * rollout / speed;
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.text("tyre").ofTheCar().hint("205/50R15"),
+                GaugeField.quantity("diameter", LENGTH).hint("in place of the size"),
+                GaugeField.quantity("rollout", LENGTH).hint("measured, in place of both"),
+                GaugeField.list("gears", NUMBER).must().ofTheCar().hint("ratios from the first up"),
+                GaugeField.quantity("axle", NUMBER).must().ofTheCar().called("Axle ratio"),
+                GaugeField.quantity("other axle", NUMBER).called("Compared with"),
+                GaugeField.quantity("engine speed", ROTATION).must().ofTheCar(),
+                GaugeField.quantity("top speed", SPEED).called("Wanted top speed"));
     }
 
     @Override
@@ -85,22 +99,24 @@ public final class GearingGauge implements Gauge {
         return answer;
     }
 
-    /** The way for each turn of the wheel, m: measured, or of the diameter, or of the size without load. */
+    /** The way for each turn of the wheel, m: what was measured goes before the diameter, and that before the size. */
     private static double rollout(GaugeRequest request) {
-        if (request.has("rollout")) {
-            return request.quantity("rollout", LENGTH, 0.5, 4);
-        }
-        if (request.has("diameter")) {
-            return Math.PI * request.quantity("diameter", LENGTH, 0.2, 1.3);
-        }
+        double measured = request.quantityOr("rollout", LENGTH, Double.NaN, 0.5, 4);
+        double diameter = request.quantityOr("diameter", LENGTH, Double.NaN, 0.2, 1.3);
         String size = request.text("tyre");
-        if (size.isEmpty()) {
+        double sized = size.isEmpty()
+                ? Double.NaN
+                : TyreSize.read(size).map(TyreSize::diameter).orElseGet(() -> {
+                    request.wrong(
+                            "tyre", "\"" + size + "\" is no size like 205/50R15; say diameter or rollout instead.");
+                    return Double.NaN;
+                });
+        if (size.isEmpty() && !request.has("rollout") && !request.has("diameter")) {
             request.wrong("tyre", "is needed: a size like 205/50R15, or a diameter, or a measured rollout.");
-            return Double.NaN;
         }
-        return TyreSize.read(size).map(t -> Math.PI * t.diameter()).orElseGet(() -> {
-            request.wrong("tyre", "\"" + size + "\" is no size like 205/50R15; say diameter or rollout instead.");
-            return Double.NaN;
-        });
+        if (!Double.isNaN(measured)) {
+            return measured;
+        }
+        return Math.PI * (Double.isNaN(diameter) ? sized : diameter);
     }
 }

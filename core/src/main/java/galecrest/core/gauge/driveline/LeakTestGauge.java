@@ -7,6 +7,7 @@ import static galecrest.core.units.QuantityKind.TEMPERATURE;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.List;
 
@@ -30,6 +31,19 @@ public final class LeakTestGauge implements Gauge {
     /** Gauge pressure at another temperature, Pa: of a gas that is shut in. */
     public static double at(double pressure, double kelvin, double other) {
         return (pressure + ATMOSPHERE) * other / kelvin - ATMOSPHERE;
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.text("what").hint("cooling system"),
+                GaugeField.text("where"),
+                GaugeField.quantity("start", PRESSURE).must(),
+                GaugeField.quantity("end", PRESSURE).must(),
+                GaugeField.quantity("held", DURATION).must().called("Held for"),
+                GaugeField.quantity("allowed drop", PRESSURE).ofTheCar(),
+                GaugeField.quantity("temperature", TEMPERATURE).hint("of the room, with air"),
+                GaugeField.quantity("temperature after", TEMPERATURE));
     }
 
     @Override

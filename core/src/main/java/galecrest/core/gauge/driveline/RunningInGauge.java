@@ -6,7 +6,9 @@ import static galecrest.core.units.QuantityKind.SHARE;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
+import java.util.List;
 
 /** How far running-in is: distance and heat cycles done and to go, and the days left at the planned rate. */
 public final class RunningInGauge implements Gauge {
@@ -23,6 +25,22 @@ public final class RunningInGauge implements Gauge {
     /** Days that so much takes at so much a day. */
     public static int days(double left, double daily) {
         return left <= 0 ? 0 : (int) Math.ceil(left / daily - 1e-9);
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.quantity("distance", DISTANCE).must().ofTheCar().called("To be run in for"),
+                GaugeField.quantity("heat cycles", NUMBER).ofTheCar(),
+                GaugeField.quantity("a day", DISTANCE).must().ofTheCar().called("Driven a day"),
+                GaugeField.quantity("heat cycles a day", NUMBER).ofTheCar(),
+                GaugeField.rows(
+                                "drives",
+                                GaugeField.text("when"),
+                                GaugeField.quantity("distance", DISTANCE).must(),
+                                GaugeField.quantity("heat cycles", NUMBER).hint("1 if not said"))
+                        .ofTheCar()
+                        .called("Driven so far"));
     }
 
     @Override

@@ -5,6 +5,7 @@ import static galecrest.core.units.QuantityKind.LENGTH;
 
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
+import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,6 +34,23 @@ public final class ValveClearanceGauge implements Gauge {
     /** The nearest shim that there is, in steps; rather the thinner of two, since clearances close with wear of the seat. */
     public static double nearest(double wanted, double step) {
         return step * Math.ceil(wanted / step - 0.5);
+    }
+
+    @Override
+    public List<GaugeField> fields() {
+        return List.of(
+                GaugeField.quantity("intake target", LENGTH).must().ofTheCar().called("Wanted, intake"),
+                GaugeField.quantity("exhaust target", LENGTH).must().ofTheCar().called("Wanted, exhaust"),
+                GaugeField.quantity("tolerance", LENGTH).ofTheCar(),
+                GaugeField.quantity("shim step", LENGTH).ofTheCar(),
+                GaugeField.text("firing order").ofTheCar().hint("1-3-4-2"),
+                GaugeField.rows(
+                                "valves",
+                                GaugeField.text("valve").hint("1 in"),
+                                GaugeField.choice("kind", "intake", "exhaust"),
+                                GaugeField.quantity("measured", LENGTH).must(),
+                                GaugeField.quantity("shim", LENGTH).called("Shim fitted"))
+                        .must());
     }
 
     @Override

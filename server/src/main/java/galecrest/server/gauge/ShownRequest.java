@@ -1,0 +1,4 @@
+package galecrest.server.gauge;
+
+/** Whether the customer is shown a sheet. */
+record ShownRequest(boolean shown) {}

@@ -1,0 +1,43 @@
+package galecrest.server.gauge;
+
+import galecrest.core.gauge.Disturbance;
+import galecrest.core.gauge.Measured;
+import galecrest.core.gauge.StaleGraph;
+import galecrest.server.NewId;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What disturbs what, as it is to be; wholly.
+ *
+ * @param edition of what was looked at when it was changed
+ */
+record StaleGraphRequest(String edition, List<ChangedCause> disturbances, Map<Measured, List<Measured>> moves) {
+    /** A kind of work; without an id where it is new. */
+    record ChangedCause(@Nullable String id, String label, String words, List<Measured> first) {}
+
+    StaleGraph graph() {
+        Map<Measured, Set<Measured>> all = new HashMap<>();
+        moves.forEach((m, others) -> {
+            if (!others.isEmpty()) {
+                all.put(m, Set.copyOf(others));
+            }
+        });
+        return new StaleGraph(
+                disturbances.stream()
+                        .map(c -> new Disturbance(
+                                c.id() == null || c.id().isBlank() ? NewId.next() : c.id(),
+                                c.label().strip(),
+                                Arrays.stream(c.words().split(","))
+                                        .map(String::strip)
+                                        .filter(w -> !w.isEmpty())
+                                        .toList(),
+                                Set.copyOf(c.first())))
+                        .toList(),
+                all);
+    }
+}
