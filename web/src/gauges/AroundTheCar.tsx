@@ -23,7 +23,7 @@ export function AroundTheCar({ car, fields, values, set, at, answer }: Props) {
       {CORNERS.map((corner) => (
         <Corner key={corner} corner={corner} {...{ fields, values, set, at, answer }} />
       ))}
-      <div className={css.drawing}>
+      <div className={css.drawingAlone}>
         <svg viewBox="0 0 160 80" role="img" aria-label="the car from above, its nose to the left">
           {'toe' in (answer ?? {}) && <Strings answer={answer} />}
           <CarShell body={car.body} />

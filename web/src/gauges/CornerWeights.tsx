@@ -5,6 +5,7 @@ import { type Fields, figure, type Sheet } from '../api/gauges'
 import { CarShell } from '../domain/CarOutline'
 import layout from '../ui/layout.module.css'
 import { EarlierSheets } from './EarlierSheets'
+import { PadsPanel, PadState, STANDING, StandInPads, useReadPads } from './ReadPads'
 import { Field, State } from './SheetFields'
 import css from './gauges.module.css'
 import { useSheet } from './useSheet'
@@ -88,6 +89,11 @@ export function CornerWeights({ car, log, manages }: Props) {
     sheet.changed()
     setForm((f) => ({ ...f, ...part }))
   }
+  const [standing, setStanding] = useState(STANDING)
+  const pads = useReadPads(standing, (read) => {
+    change({ pads: read })
+    sheet.setState({ ...sheet.state, instrument: sheet.state.instrument || 'pads A–D' })
+  })
   const file = (event: FormEvent) => {
     event.preventDefault()
     void sheet.file().then((filed) => filed && change({ pads: {} }))
@@ -106,20 +112,29 @@ export function CornerWeights({ car, log, manages }: Props) {
                 onChange={(v) => change({ pads: { ...form.pads, [corner]: v } })}
                 error={at(`pads.${corner}`)}
                 answer={answer}
+                live={pads.reading && <PadState reading={pads.at(corner)} pad={standing[corner] ?? ''} />}
               />
             ))}
             <Drawing car={car} answer={answer} />
           </div>
+          <PadsPanel {...pads} />
           {at('pads') && <p className="hot">The pads {at('pads')}</p>}
           <Said answer={answer} />
           <Spring form={form} change={change} at={at} />
+          <StandInPads answer={answer} standing={standing} setStanding={setStanding} />
         </div>
         <State state={sheet.state} setState={sheet.setState} at={at} />
         <div className={layout.row}>
           <Button type="submit" loading={sheet.busy} disabled={!answer}>
             {sheet.corrects ? 'File the corrected sheet' : 'File this sheet'}
           </Button>
-          <Button variant="default" onClick={() => change({ pads: {} })}>
+          <Button
+            variant="default"
+            onClick={() => {
+              change({ pads: {} })
+              if (sheet.state.instrument) pads.setReading(true)
+            }}
+          >
             Weigh again
           </Button>
         </div>
@@ -147,9 +162,11 @@ interface PadProps {
   onChange: (value: string) => void
   error?: string
   answer?: Fields
+  /** What the pad says while it is read. */
+  live: React.ReactNode
 }
 
-function Pad({ corner, value, onChange, error, answer }: PadProps) {
+function Pad({ corner, value, onChange, error, answer, live }: PadProps) {
   const then = figure(answer, 'then', corner)
   const turns = figure(answer, 'turns', corner)
   return (
@@ -164,6 +181,7 @@ function Pad({ corner, value, onChange, error, answer }: PadProps) {
         size="md"
         autoComplete="off"
       />
+      {live}
       {then && turns && (
         <div className={css.then}>
           <span className="quiet small">then {then.value.toFixed(1)}</span>

@@ -9,9 +9,10 @@ import { Curve } from './Curve'
 import { EarlierSheets } from './EarlierSheets'
 import { FieldInput } from './FieldInput'
 import css from './gauges.module.css'
+import { PadCheckReader } from './PadCheckReader'
 import { State } from './SheetFields'
 import { useSheet } from './useSheet'
-import { askedBy, isEnough, knownOf, type Values, valuesOf } from './values'
+import { askedBy, isEnough, knownOf, rowsOf, type Values, valuesOf } from './values'
 
 interface Props {
   car: Car
@@ -54,6 +55,11 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
               set={set}
               at={sheet.at}
               answer={sheet.answer}
+            />
+          )}
+          {gauge.name === 'pad-check' && (
+            <PadCheckReader
+              onRead={(rows) => set({ ...values, corners: merged(rowsOf(values, 'corners'), rows) })}
             />
           )}
           {measured.length > 0 && <div className={css.fields}>{fields(measured)}</div>}
@@ -101,6 +107,9 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
     </>
   )
 }
+
+/** What was read first, and what is read once the pads were moved on, in the same rows. */
+const merged = (rows: Values[], read: Values[]) => read.map((row, i) => ({ ...rows[i], ...row }))
 
 /** The first figure of a gauge is the one that is followed from sheet to sheet. */
 function trend(log: Sheet[], gauge: string) {

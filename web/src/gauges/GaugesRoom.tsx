@@ -8,11 +8,15 @@ import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
 import { CornerWeights } from './CornerWeights'
+import { Instruments } from './Instruments'
 import { GaugeSheet } from './GaugeSheet'
 import css from './gauges.module.css'
 
 /** The gauge that the room opens with. */
 const FIRST = 'corner-weights'
+
+/** In the place of a gauge: what the instruments say now. */
+const INSTRUMENTS = 'instruments'
 
 const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${gauge}` : ''}`
 
@@ -74,7 +78,8 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
       {log && name !== FIRST && gauge && (
         <GaugeSheet key={name} car={car} gauge={gauge} log={log} manages={manages} />
       )}
-      {gauges.length > 0 && !gauge && (
+      {name === INSTRUMENTS && <Instruments />}
+      {gauges.length > 0 && !gauge && name !== INSTRUMENTS && (
         <Nothing title="There is no such gauge" text="Pick one from the list." />
       )}
     </div>
@@ -117,6 +122,11 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
             </Link>
           </li>
         ))}
+        <li>
+          <Link to={address(car.id, INSTRUMENTS)} className={here === INSTRUMENTS ? css.here : undefined}>
+            Instruments
+          </Link>
+        </li>
       </ul>
     </nav>
   )

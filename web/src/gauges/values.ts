@@ -9,7 +9,7 @@ export interface Values {
 /** As they lie around the car from above with its nose to the left: its left side is below. */
 export const CORNERS = ['right front', 'right rear', 'left front', 'left rear'] as const
 /** As they stand in a list of four. */
-const LISTED = ['left front', 'right front', 'left rear', 'right rear'] as const
+export const LISTED = ['left front', 'right front', 'left rear', 'right rear'] as const
 
 const isBlank = (value: Value | undefined): boolean =>
   value === undefined || value === '' || value === false

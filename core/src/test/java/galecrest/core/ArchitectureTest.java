@@ -47,6 +47,8 @@ class ArchitectureTest {
             "gauge.driveline",
             "gauge.check",
             "gauge.all",
+            "device",
+            "device.standin",
             "plan",
             "planner.calendar",
             "planner.network",

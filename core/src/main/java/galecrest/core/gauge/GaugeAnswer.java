@@ -36,6 +36,11 @@ public final class GaugeAnswer {
     }
 
     private Figure figure(QuantityKind kind, double si) {
+        return figure(kind, si, system);
+    }
+
+    /** A figure of its own, given in SI. */
+    public static Figure figure(QuantityKind kind, double si, UnitSystem system) {
         double shown = QuantityText.in(kind, si, system);
         double rounded = Math.abs(shown) < NOTHING
                 ? 0

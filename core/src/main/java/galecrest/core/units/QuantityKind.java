@@ -28,6 +28,7 @@ import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.PERCENT;
 import static tech.units.indriya.unit.Units.RADIAN;
 import static tech.units.indriya.unit.Units.SECOND;
+import static tech.units.indriya.unit.Units.VOLT;
 import static tech.units.indriya.unit.Units.WATT;
 
 import java.util.List;
@@ -141,6 +142,7 @@ public enum QuantityKind {
             of("min", MINUTE, 1, "minute", "minutes"),
             of("s", SECOND, 0, "sec", "seconds"),
             of("h", HOUR, 1, "hour", "hours", "hr")),
+    VOLTAGE(VOLT, "14.1 V", of("V", VOLT, 2)),
     SHARE(ONE, "50.2 %", of("%", PERCENT, 1, "percent", "per cent")),
     NUMBER(ONE, "0.85", of("", ONE, 3));
 
@@ -186,6 +188,11 @@ public enum QuantityKind {
     /** The word for it in a sentence. */
     public String label() {
         return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether that is one of its units, as it is written. */
+    public boolean isUnit(String text) {
+        return units.stream().anyMatch(u -> u.is(text));
     }
 
     /** The unit that is shown; the metric one where the kind has no customary one. */

@@ -12,6 +12,7 @@ import galecrest.core.gauge.chassis.StringsGauge;
 import galecrest.core.gauge.chassis.TyrePressuresGauge;
 import galecrest.core.gauge.check.ClassCheckGauge;
 import galecrest.core.gauge.check.NoteGauge;
+import galecrest.core.gauge.check.PadCheckGauge;
 import galecrest.core.gauge.check.TorqueSheetGauge;
 import galecrest.core.gauge.driveline.ClutchStopGauge;
 import galecrest.core.gauge.driveline.CompressionGauge;
@@ -41,6 +42,7 @@ public final class Gauges {
             new CompressionGauge(),
             new RunningInGauge(),
             new LeakTestGauge(),
+            new PadCheckGauge(),
             new TorqueSheetGauge(),
             new ClassCheckGauge(),
             new NoteGauge());

@@ -137,6 +137,7 @@ public final class CornerWeightsGauge implements Gauge {
         }
         PerchSolver.Solution solution = found.get();
         answer.put("turns", TURNS, Corner.NAMES, solution.turns())
+                .put("raise", LENGTH, Corner.NAMES, solver.raised(solution.turns()))
                 .put("then", MASS, Corner.NAMES, solution.then().pads())
                 .put("then cross", SHARE, solution.then().cross())
                 .put("height change", LENGTH, Corner.NAMES, solution.height())

@@ -81,6 +81,13 @@ public final class PerchSolver {
         return Optional.ofNullable(best);
     }
 
+    /** By how much so many turns raise each corner, measured at its wheel with the others left alone, m. */
+    public double[] raised(double[] turns) {
+        double[] raised = new double[turns.length];
+        Arrays.setAll(raised, i -> turns[i] * pitch[i] / ratio[i]);
+        return raised;
+    }
+
     private Solution tried(int[] base, int code, SpringPlatform.Change[] turn) {
         double[] turns = new double[base.length];
         SpringPlatform.Change all = new SpringPlatform.Change(new double[base.length], new double[base.length]);

@@ -1,0 +1,4 @@
+package galecrest.server.device;
+
+/** What a stand-in is to simulate, as {@code docs/devices.md} says. */
+record SimulateRequest(String what) {}
