@@ -1,4 +1,5 @@
-import { TextInput } from '@mantine/core'
+import { Button, TextInput } from '@mantine/core'
+import { useState } from 'react'
 import { type Car } from '../api/board'
 import { type Fields, type GaugeField } from '../api/gauges'
 import { CarShell } from '../domain/CarOutline'
@@ -18,16 +19,43 @@ interface Props {
 
 /** The car from above, its nose to the left, with what is measured at each corner to be entered there. */
 export function AroundTheCar({ car, fields, values, set, at, answer }: Props) {
+  const [asked, setAsked] = useState<string[]>([])
+  const optional = [...new Set(fields.flatMap((f) => (f.type === 'WHEELS' ? f.columns : [f])))].filter(
+    (f) => !f.needed,
+  )
+  const filled = (name: string) =>
+    CORNERS.some((c) => partOf(values, name)[c] || partOf(values, c)[name]) || asked.includes(name)
+  const hidden = optional.filter((f) =>
+    optional.length > 1 || fields.some((o) => o.needed || o.type === 'WHEELS') ? !filled(f.name) : false,
+  )
+  const shown = fields
+    .filter((f) => !hidden.includes(f))
+    .map((f) => ({ ...f, columns: f.columns.filter((c) => !hidden.includes(c)) }))
   return (
     <div className={css.pads}>
       {CORNERS.map((corner) => (
-        <Corner key={corner} corner={corner} {...{ fields, values, set, at, answer }} />
+        <Corner key={corner} corner={corner} {...{ fields: shown, values, set, at, answer }} />
       ))}
       <div className={css.drawingAlone}>
         <svg viewBox="0 0 160 80" role="img" aria-label="the car from above, its nose to the left">
           {'toe' in (answer ?? {}) && <Strings answer={answer} />}
           <CarShell body={car.body} />
         </svg>
+        {hidden.length > 0 && (
+          <div className={css.chips}>
+            <span className="small soft">also, where it was measured:</span>
+            {hidden.map((f) => (
+              <Button
+                key={f.name}
+                variant="default"
+                size="compact-xs"
+                onClick={() => setAsked((all) => [...all, f.name])}
+              >
+                {f.label}
+              </Button>
+            ))}
+          </div>
+        )}
       </div>
     </div>
   )

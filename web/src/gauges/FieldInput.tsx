@@ -100,7 +100,6 @@ export function FieldInput({ field, values, set, at, path = '', prefix = '' }: P
           onChange={(e) => put(e.currentTarget.value)}
           error={at(here) ?? firstOf(at, here)}
           autoComplete="off"
-          required={field.needed}
         />
       )
   }

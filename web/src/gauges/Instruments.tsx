@@ -39,7 +39,7 @@ export function Instruments() {
               weather.device?.readings.map((r) => (
                 <span key={r.name}>
                   <span className="small soft">{r.name} </span>
-                  <b>{r.now?.said.replace(/ \(.*/, '') ?? 'silent'}</b>
+                  <b>{r.silent ? 'silent' : r.said}</b>
                 </span>
               ))}
           </p>
@@ -55,7 +55,7 @@ export function Instruments() {
               <tr key={r.name}>
                 <td>{r.name.replace('-', ' ')}</td>
                 <td className={css.right}>
-                  <b>{r.silent ? 'silent' : r.now?.said}</b>
+                  <b>{r.silent ? 'silent' : r.said}</b>
                 </td>
                 <td>
                   <Trace values={traces[r.name] ?? []} />
@@ -126,7 +126,10 @@ function Trace({ values }: { values: number[] }) {
     <svg width={WIDTH} height={HEIGHT} aria-hidden="true">
       <polyline
         points={values
-          .map((v, i) => `${(i / (KEPT - 1)) * WIDTH},${HEIGHT - 4 - ((v - least) / span) * (HEIGHT - 8)}`)
+          .map(
+            (v, i) =>
+              `${(i / Math.max(values.length - 1, 40)) * WIDTH},${HEIGHT - 4 - ((v - least) / span) * (HEIGHT - 8)}`,
+          )
           .join(' ')}
         fill="none"
         stroke="var(--quiet)"

@@ -30,8 +30,9 @@ public sealed interface DeviceLine {
      *
      * @param name of the pad or channel
      * @param value in the SI unit of its kind
+     * @param said the value with its unit, as the device says it
      */
-    record Reading(String name, QuantityKind kind, double value) implements DeviceLine {}
+    record Reading(String name, QuantityKind kind, double value, String said) implements DeviceLine {}
 
     /** What the device refuses or cannot do, in words. */
     record Fault(String said) implements DeviceLine {}
@@ -66,11 +67,11 @@ public sealed interface DeviceLine {
             return Optional.empty();
         }
         String unit = String.join(" ", words.subList(3, words.size()));
+        String said = (words.get(2) + " " + unit).strip();
         return Arrays.stream(QuantityKind.values())
                 .filter(kind -> kind.isUnit(unit))
                 .findFirst()
-                .flatMap(kind ->
-                        value(kind, words.get(2) + " " + unit).map(value -> new Reading(words.get(1), kind, value)));
+                .flatMap(kind -> value(kind, said).map(value -> new Reading(words.get(1), kind, value, said)));
     }
 
     private static Optional<Double> value(QuantityKind kind, String text) {

@@ -2,7 +2,7 @@ package galecrest.core.gauge;
 
 import galecrest.core.units.QuantityKind;
 import galecrest.core.units.QuantityText;
-import galecrest.core.units.UnitSystem;
+import galecrest.core.units.Units;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
@@ -18,11 +18,11 @@ public final class GaugeAnswer {
     /** What is less than that, in whatever unit, is what computing leaves of nought. */
     private static final double NOTHING = 1e-9;
 
-    private final UnitSystem system;
+    private final Units system;
     private final Map<String, Object> values = new LinkedHashMap<>();
 
     /** An empty answer in such units. */
-    public GaugeAnswer(UnitSystem system) {
+    public GaugeAnswer(Units system) {
         this.system = system;
     }
 
@@ -40,7 +40,7 @@ public final class GaugeAnswer {
     }
 
     /** A figure of its own, given in SI. */
-    public static Figure figure(QuantityKind kind, double si, UnitSystem system) {
+    public static Figure figure(QuantityKind kind, double si, Units system) {
         double shown = QuantityText.in(kind, si, system);
         double rounded = Math.abs(shown) < NOTHING
                 ? 0
@@ -117,7 +117,7 @@ public final class GaugeAnswer {
         return Collections.unmodifiableMap(values);
     }
 
-    public UnitSystem system() {
+    public Units system() {
         return system;
     }
 }

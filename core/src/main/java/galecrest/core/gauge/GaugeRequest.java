@@ -4,8 +4,10 @@ import galecrest.core.shop.Problem;
 import galecrest.core.units.QuantityKind;
 import galecrest.core.units.QuantityText;
 import galecrest.core.units.UnitSystem;
+import galecrest.core.units.Units;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,12 +28,12 @@ public final class GaugeRequest {
 
     private final Map<String, Object> values;
     private final String path;
-    private final UnitSystem system;
+    private final Units system;
     private final List<Problem> problems;
     private final List<GaugeRequest> parts = new ArrayList<>();
     private final Set<String> asked = new LinkedHashSet<>();
 
-    private GaugeRequest(Map<String, Object> values, String path, UnitSystem system, List<Problem> problems) {
+    private GaugeRequest(Map<String, Object> values, String path, Units system, List<Problem> problems) {
         this.values = values;
         this.path = path;
         this.system = system;
@@ -41,18 +43,39 @@ public final class GaugeRequest {
     /** The request of such values: texts, numbers, booleans, lists and maps of these. */
     public static GaugeRequest of(Map<String, Object> values) {
         List<Problem> problems = new ArrayList<>();
-        Object said = values.get(UNITS);
-        UnitSystem system = "customary".equals(said) ? UnitSystem.CUSTOMARY : UnitSystem.METRIC;
-        if (said != null && !"customary".equals(said) && !"metric".equals(said)) {
-            problems.add(new Problem(UNITS, "\"" + said + "\" is none: metric or customary."));
-        }
+        Units system = units(values.get(UNITS), problems);
         GaugeRequest request = new GaugeRequest(new LinkedHashMap<>(values), "", system, problems);
         request.asked.add(UNITS);
         return request;
     }
 
+    /** One system for all, or by kind: {@code {"pressure": "customary"}}; metric where nothing is said. */
+    private static Units units(@Nullable Object said, List<Problem> problems) {
+        if (!(said instanceof Map<?, ?> byKind)) {
+            return system(UNITS, said, problems);
+        }
+        Map<QuantityKind, UnitSystem> all = new EnumMap<>(QuantityKind.class);
+        byKind.forEach((kind, which) -> {
+            String field = UNITS + "." + kind;
+            Arrays.stream(QuantityKind.values())
+                    .filter(k -> k.label().equals(kind))
+                    .findFirst()
+                    .ifPresentOrElse(
+                            k -> all.put(k, system(field, which, problems)),
+                            () -> problems.add(new Problem(field, "\"" + kind + "\" is no kind of quantity.")));
+        });
+        return kind -> all.getOrDefault(kind, UnitSystem.METRIC);
+    }
+
+    private static UnitSystem system(String field, @Nullable Object said, List<Problem> problems) {
+        if (said != null && !"customary".equals(said) && !"metric".equals(said)) {
+            problems.add(new Problem(field, "\"" + said + "\" is none: metric or customary."));
+        }
+        return "customary".equals(said) ? UnitSystem.CUSTOMARY : UnitSystem.METRIC;
+    }
+
     /** The units of bare numbers and of the answer. */
-    public UnitSystem system() {
+    public Units system() {
         return system;
     }
 

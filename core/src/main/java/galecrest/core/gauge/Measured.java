@@ -37,7 +37,8 @@ public enum Measured {
     CIRCUITS("circuits", POWER_UP, List.of("circuit")),
     CHARGING("charging", ROLL_OUT, List.of()),
     MAP("map", EVENT, List.of("power run")),
-    BALANCE("balance notes", EVENT, List.of("balance"));
+    BALANCE("balance notes", EVENT, List.of("balance")),
+    CLASS_CHECK("class check", EVENT, List.of("class limits"), "class-check");
 
     private final String label;
     private final Gate gate;

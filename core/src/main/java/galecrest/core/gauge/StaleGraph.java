@@ -6,6 +6,7 @@ import static galecrest.core.gauge.Measured.BUMP_STEER;
 import static galecrest.core.gauge.Measured.CAMBER_CASTER;
 import static galecrest.core.gauge.Measured.CHARGING;
 import static galecrest.core.gauge.Measured.CIRCUITS;
+import static galecrest.core.gauge.Measured.CLASS_CHECK;
 import static galecrest.core.gauge.Measured.CLUTCH_STOP;
 import static galecrest.core.gauge.Measured.CORNER_WEIGHTS;
 import static galecrest.core.gauge.Measured.DROOP;
@@ -111,7 +112,7 @@ public record StaleGraph(List<Disturbance> disturbances, Map<Measured, Set<Measu
             Map.of(
                     TYRE_PRESSURES, Set.of(HEIGHTS),
                     DROOP, Set.of(BUMP_STEER),
-                    HEIGHTS, Set.of(CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE),
+                    HEIGHTS, Set.of(CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE, CLASS_CHECK),
                     CAMBER_CASTER, Set.of(TOE),
                     LINK_LENGTHS, Set.of(TOE)));
 

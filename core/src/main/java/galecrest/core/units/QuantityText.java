@@ -37,7 +37,7 @@ public final class QuantityText {
      * @param system whose unit a bare number has
      * @throws Unreadable where the text says no such quantity
      */
-    public static double read(QuantityKind kind, String text, UnitSystem system) {
+    public static double read(QuantityKind kind, String text, Units system) {
         String said = text.strip();
         Optional<Double> special = special(kind, said);
         if (special.isPresent()) {
@@ -50,7 +50,7 @@ public final class QuantityText {
         double value = number(m);
         String label = m.group(5) == null ? "" : m.group(5).strip();
         QuantityKind.Written unit = label.isEmpty()
-                ? kind.shown(system)
+                ? kind.shown(system.of(kind))
                 : kind.named(label).orElseThrow(() -> new Unreadable(unknown(kind, said, label)));
         return converter(unit.unit(), kind.kept()).convert(value);
     }
@@ -106,32 +106,32 @@ public final class QuantityText {
     }
 
     /** The value in the unit that is shown, without needless noughts; the sign of an angle follows at once (ISO 80000-1). */
-    public static String say(QuantityKind kind, double value, UnitSystem system) {
+    public static String say(QuantityKind kind, double value, Units system) {
         if (Double.isNaN(value)) {
             return "unknown";
         }
-        QuantityKind.Written unit = kind.shown(system);
+        QuantityKind.Written unit = kind.shown(system.of(kind));
         String space = kind == QuantityKind.ANGLE ? "" : " ";
         return (rounded(in(kind, value, system), unit.decimals()) + space + unit.label()).strip();
     }
 
     /** The value as it is shown, and in the other system beside it where that has another unit. */
-    public static String sayBoth(QuantityKind kind, double value, UnitSystem system) {
-        String other = say(kind, value, system.other());
+    public static String sayBoth(QuantityKind kind, double value, Units system) {
+        String other = say(kind, value, system.of(kind).other());
         String first = say(kind, value, system);
         return first.equals(other) ? first : first + " (" + other + ")";
     }
 
     /** The number of the unit that is shown. */
-    public static double in(QuantityKind kind, double value, UnitSystem system) {
+    public static double in(QuantityKind kind, double value, Units system) {
         return Double.isFinite(value)
-                ? converter(kind.kept(), kind.shown(system).unit()).convert(value)
+                ? converter(kind.kept(), kind.shown(system.of(kind)).unit()).convert(value)
                 : value;
     }
 
     /** The name of the unit that is shown. */
-    public static String unit(QuantityKind kind, UnitSystem system) {
-        return kind.shown(system).label();
+    public static String unit(QuantityKind kind, Units system) {
+        return kind.shown(system.of(kind)).label();
     }
 
     private static String rounded(double value, int decimals) {

@@ -27,11 +27,11 @@ class DeviceTest {
     void linesAreReadWithTheirUnits() {
         assertThat(DeviceLine.read("galecrest-device 1 pads stand-in")).contains(new DeviceLine.Hello("pads", true));
         assertThat(DeviceLine.read("reading A 291.5 kg"))
-                .contains(new DeviceLine.Reading("A", QuantityKind.MASS, 291.5));
+                .contains(new DeviceLine.Reading("A", QuantityKind.MASS, 291.5, "291.5 kg"));
         assertThat(DeviceLine.read("reading oil-pressure 3.2 bar"))
-                .contains(new DeviceLine.Reading("oil-pressure", QuantityKind.PRESSURE, 3.2e5));
+                .contains(new DeviceLine.Reading("oil-pressure", QuantityKind.PRESSURE, 3.2e5, "3.2 bar"));
         assertThat(DeviceLine.read("reading lambda-left 0.98"))
-                .contains(new DeviceLine.Reading("lambda-left", QuantityKind.NUMBER, 0.98));
+                .contains(new DeviceLine.Reading("lambda-left", QuantityKind.NUMBER, 0.98, "0.98"));
         assertThat(DeviceLine.read("fault pad C does not answer"))
                 .contains(new DeviceLine.Fault("pad C does not answer"));
         assertThat(List.of("reading A", "reading A x kg", "reading A 3 furlongs", "", "welcome"))

@@ -27,14 +27,15 @@ class DisturbanceTest {
                         Measured.BUMP_STEER,
                         Measured.CAMBER_CASTER,
                         Measured.LINK_LENGTHS,
-                        Measured.TOE);
+                        Measured.TOE,
+                        Measured.CLASS_CHECK);
     }
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "Springs fitted | HEIGHTS, CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE, BALANCE",
+                "Springs fitted | HEIGHTS, CORNER_WEIGHTS, BUMP_STEER, CAMBER_CASTER, TOE, BALANCE, CLASS_CHECK",
                 "Wheel bearings and hubs | BUMP_STEER, CAMBER_CASTER, TOE, PANEL_GAPS",
                 "Engine and gearbox out | CLUTCH_STOP, THROTTLE_STOP, FLUID_LEVELS, MOUNT_TORQUE",
                 "Engine in for good | CLUTCH_STOP, THROTTLE_STOP, FLUID_LEVELS, MOUNT_TORQUE",

@@ -128,8 +128,10 @@ public record Board(
      * @param open essential jobs and outside work up to it that are open
      * @param stale what must be measured anew, in that order
      * @param unplanned what of that no open job measures
+     * @param missed what was measured and is not as it should be
      */
-    public record GateView(Gate gate, String date, int open, List<String> stale, List<String> unplanned) {}
+    public record GateView(
+            Gate gate, String date, int open, List<String> stale, List<String> unplanned, List<String> missed) {}
 
     public record MeasurementView(
             String gauge,
@@ -137,7 +139,8 @@ public record Board(
             String value,
             String by,
             Instant at,
-            @Nullable String staleBecause) {}
+            @Nullable String staleBecause,
+            boolean missed) {}
 
     /** What kind of work it is. */
     public enum Kind {

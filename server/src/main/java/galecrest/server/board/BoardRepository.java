@@ -153,7 +153,8 @@ class BoardRepository {
     /** The last of each kind that counts, by car. */
     Map<String, List<Board.MeasurementView>> measurements() {
         return grouped(db.sql("""
-                        select * from (select distinct on (build_id, what) * from measurement m
+                        select *, coalesce(answered->>'good', answered->>'within tolerance', '') = 'false' as missed
+                        from (select distinct on (build_id, what) * from measurement m
                             where not exists (select 1 from measurement c where c.corrects_id = m.id)
                             order by build_id, what, at desc, id desc) latest order by at desc""")
                 .query((row, n) -> new KeyedRow<>(
@@ -164,7 +165,8 @@ class BoardRepository {
                                 row.getString("value"),
                                 row.getString("taken_by"),
                                 row.getTimestamp("at").toInstant(),
-                                row.getString("stale_because"))))
+                                row.getString("stale_because"),
+                                row.getBoolean("missed"))))
                 .list());
     }
 

@@ -13,6 +13,7 @@ import galecrest.core.work.Status;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 
@@ -80,11 +81,19 @@ final class CarViews {
                     stages.getOrDefault(id, List.of()),
                     rounds.getOrDefault(id, List.of()),
                     forNow.getOrDefault(id, List.of()),
-                    measurements.getOrDefault(id, List.of()),
+                    inOrder(measurements.getOrDefault(id, List.of())),
                     row.done(),
                     row.total()));
         }
         return cars;
+    }
+
+    /** In the order in which they must be measured; what has no place in it comes last. */
+    private static List<Board.MeasurementView> inOrder(List<Board.MeasurementView> measured) {
+        return measured.stream()
+                .sorted(Comparator.comparingInt(m ->
+                        Measured.of(m.gauge(), m.what()).map(Measured::ordinal).orElse(Integer.MAX_VALUE)))
+                .toList();
     }
 
     private Board.GateView gate(CommitmentId id, List<Board.MeasurementView> measured) {
@@ -111,6 +120,13 @@ final class CarViews {
                 stale.stream().map(Measured::label).toList(),
                 stale.stream()
                         .filter(m -> open.stream().noneMatch(w -> m.is("", w.name())))
+                        .map(Measured::label)
+                        .toList(),
+                measured.stream()
+                        .filter(Board.MeasurementView::missed)
+                        .flatMap(m -> Measured.of(m.gauge(), m.what()).stream())
+                        .filter(m -> m.gate().upTo(date.gate()) && !stale.contains(m))
+                        .sorted()
                         .map(Measured::label)
                         .toList());
     }

@@ -42,12 +42,14 @@ final class DeviceConnection {
     private long watchedAt;
 
     /** A reading as it stands. */
-    record Reading(String name, QuantityKind kind, OptionalDouble now, OptionalDouble steady, boolean silent) {}
+    record Reading(
+            String name, QuantityKind kind, String said, OptionalDouble now, OptionalDouble steady, boolean silent) {}
 
     private static final class Channel {
         private final QuantityKind kind;
         private final Settling settling;
         private long heardAt;
+        private String said = "";
 
         Channel(QuantityKind kind, double first) {
             this.kind = kind;
@@ -75,6 +77,7 @@ final class DeviceConnection {
             all.add(new Reading(
                     name,
                     channel.kind,
+                    channel.said,
                     silent ? OptionalDouble.empty() : channel.settling.now(),
                     silent ? OptionalDouble.empty() : channel.settling.steady(),
                     silent));
@@ -183,6 +186,7 @@ final class DeviceConnection {
             }
             if (channel != null && channel.kind == reading.kind()) {
                 channel.heardAt = System.nanoTime();
+                channel.said = reading.said();
                 channel.settling.add(reading.value());
             }
         }

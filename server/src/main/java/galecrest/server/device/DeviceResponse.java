@@ -15,9 +15,14 @@ record DeviceResponse(
     /**
      * A reading.
      *
+     * @param said what it said last, in its own unit
      * @param now what it says; null where it has fallen silent
      * @param steady the mean once it has come to rest; null while it moves
      */
     record ReadingResponse(
-            String name, GaugeAnswer.@Nullable Figure now, GaugeAnswer.@Nullable Figure steady, boolean silent) {}
+            String name,
+            String said,
+            GaugeAnswer.@Nullable Figure now,
+            GaugeAnswer.@Nullable Figure steady,
+            boolean silent) {}
 }

@@ -79,7 +79,7 @@ class DeviceService {
         DeviceConnection device = device(kind);
         List<DeviceResponse.ReadingResponse> readings = device.watch().stream()
                 .map(r -> new DeviceResponse.ReadingResponse(
-                        r.name(), figure(r.kind(), r.now()), figure(r.kind(), r.steady()), r.silent()))
+                        r.name(), r.said(), figure(r.kind(), r.now()), figure(r.kind(), r.steady()), r.silent()))
                 .toList();
         return new DeviceResponse(kind, device.simulated(), device.problem(), readings);
     }

@@ -13,6 +13,12 @@ import org.springframework.stereotype.Service;
 /** Asks gauges without filing what they answer. */
 @Service
 class GaugeService {
+    private final UnitsService units;
+
+    GaugeService(UnitsService units) {
+        this.units = units;
+    }
+
     @AnyHand
     List<GaugeResponse> all() {
         return Gauges.ALL.stream().map(GaugeResponse::of).toList();
@@ -27,6 +33,6 @@ class GaugeService {
     Map<String, Object> answer(String name, Map<String, Object> request) {
         Gauge gauge =
                 Gauges.named(name).orElseThrow(() -> new NotFoundException("There is no gauge \"" + name + "\"."));
-        return gauge.answer(GaugeRequest.of(request)).values();
+        return gauge.answer(GaugeRequest.of(units.meant(request))).values();
     }
 }

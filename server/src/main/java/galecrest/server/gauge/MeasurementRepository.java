@@ -25,13 +25,6 @@ class MeasurementRepository {
         this.db = db;
     }
 
-    Optional<String> car(String build) {
-        return db.sql("select trim(number || ' ' || name) from build where id = :id")
-                .param("id", build)
-                .query(String.class)
-                .optional();
-    }
-
     /** The log of a car, the newest first. */
     List<MeasurementResponse> of(String build) {
         return db.sql("""
@@ -111,6 +104,19 @@ class MeasurementRepository {
                 .param("build", build)
                 .query(String.class)
                 .optional();
+    }
+
+    boolean isThere(String build, String gauge, String value, Instant at) {
+        return db.sql("""
+                        select exists (select 1 from measurement
+                            where build_id = :build and gauge = :gauge and value = :value
+                                and date_trunc('second', at) = date_trunc('second', :at))""")
+                .param("build", build)
+                .param("gauge", gauge)
+                .param("value", value)
+                .param("at", SqlTime.of(at))
+                .query(Boolean.class)
+                .single();
     }
 
     void show(String id, boolean shown) {

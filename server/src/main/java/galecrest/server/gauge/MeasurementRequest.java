@@ -23,4 +23,10 @@ public record MeasurementRequest(
         @Nullable Boolean barsHooked,
         @Nullable String instrument,
         @Nullable String note,
-        @Nullable String correctsId) {}
+        @Nullable String correctsId) {
+    /** The same, asked otherwise. */
+    MeasurementRequest withAsked(Map<String, Object> other) {
+        return new MeasurementRequest(
+                gauge, other, driverIn, fuel, pressures, barsHooked, instrument, note, correctsId);
+    }
+}

@@ -5,7 +5,7 @@ import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.gauge.Measured;
-import galecrest.core.gauge.StaleGraph;
+import galecrest.core.gauge.WrongRequest;
 import galecrest.core.gauge.all.Gauges;
 import galecrest.core.shop.Problem;
 import galecrest.core.units.QuantityKind;
@@ -19,7 +19,11 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
+import galecrest.server.stale.StaleGraphService;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -31,26 +35,32 @@ public class MeasurementService {
     private static final int LONGEST = 1_000;
 
     private final MeasurementRepository measurements;
-    private final StaleGraphRepository graphs;
+    private final StaleGraphService graphs;
+    private final NameRepository names;
+    private final UnitsService units;
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
 
     MeasurementService(
             MeasurementRepository measurements,
-            StaleGraphRepository graphs,
+            StaleGraphService graphs,
+            NameRepository names,
+            UnitsService units,
             Journal journal,
             Clock clock,
             CurrentUser who) {
         this.measurements = measurements;
         this.graphs = graphs;
+        this.names = names;
+        this.units = units;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
     }
 
     @AnyHand
-    List<MeasurementResponse> of(String build) {
+    public List<MeasurementResponse> of(String build) {
         car(build);
         return measurements.of(build);
     }
@@ -61,7 +71,8 @@ public class MeasurementService {
         Gauge gauge = Gauges.named(form.gauge())
                 .orElseThrow(() -> new ValidationException("gauge", "There is no gauge \"" + form.gauge() + "\"."));
         check(form);
-        GaugeAnswer answer = gauge.answer(GaugeRequest.of(form.asked()));
+        MeasurementRequest meant = form.withAsked(units.meant(form.asked()));
+        GaugeAnswer answer = gauge.answer(GaugeRequest.of(meant.asked()));
         String value = gauge.headline(answer);
         String what = gauge.titled(answer);
         String id = NewId.next();
@@ -70,11 +81,68 @@ public class MeasurementService {
             if (form.correctsId() != null && !measurements.counts(form.correctsId(), build)) {
                 throw new ConflictException("Somebody else has corrected this sheet, or undone it.", 0, List.of());
             }
-            measurements.insert(id, build, form, what, value, answer.values(), who.name(), clock.instant());
+            measurements.insert(id, build, meant, what, value, answer.values(), who.name(), clock.instant());
             return (form.correctsId() == null ? "measured " : "corrected ") + car + ", " + what.toLowerCase(Locale.ROOT)
                     + ": " + value;
         });
         return id;
+    }
+
+    /**
+     * A sheet of another day.
+     *
+     * @param line of it in the file
+     */
+    public record Earlier(int line, MeasurementRequest form, String by, Instant at) {}
+
+    /** Takes in sheets of other days, all or none; those that are there already are passed over. Returns how many are new. */
+    @LeadOrManager
+    public int takeIn(String build, List<Earlier> sheets) {
+        List<Problem> problems = new ArrayList<>();
+        List<Runnable> inserts = new ArrayList<>();
+        int[] taken = new int[1];
+        for (Earlier sheet : sheets) {
+            try {
+                check(sheet.form());
+                Gauge gauge = Gauges.named(sheet.form().gauge())
+                        .orElseThrow(() -> new ValidationException(
+                                "gauge", "There is no gauge \"" + sheet.form().gauge() + "\"."));
+                GaugeAnswer answer = gauge.answer(GaugeRequest.of(sheet.form().asked()));
+                inserts.add(() -> {
+                    String what = gauge.titled(answer);
+                    String value = gauge.headline(answer);
+                    if (!measurements.isThere(build, sheet.form().gauge(), value, sheet.at())) {
+                        measurements.insert(
+                                NewId.next(),
+                                build,
+                                sheet.form(),
+                                what,
+                                value,
+                                answer.values(),
+                                sheet.by(),
+                                sheet.at());
+                        taken[0]++;
+                    }
+                });
+            } catch (WrongRequest wrong) {
+                wrong.problems().forEach(p -> problems.add(at(sheet, p)));
+            } catch (ValidationException wrong) {
+                wrong.problems().forEach(p -> problems.add(at(sheet, p)));
+            }
+        }
+        if (!problems.isEmpty()) {
+            throw new ValidationException(problems);
+        }
+        journal.judge(() -> {
+            String car = car(build);
+            inserts.forEach(Runnable::run);
+            return taken[0] == 0 ? null : "took in " + taken[0] + " sheets of " + car;
+        });
+        return taken[0];
+    }
+
+    private static Problem at(Earlier sheet, Problem problem) {
+        return new Problem("line " + sheet.line() + ", " + problem.field(), problem.message());
     }
 
     @LeadOrManager
@@ -89,13 +157,11 @@ public class MeasurementService {
 
     /** Marks what the work disturbs as stale, within the change that finishes it. */
     public void disturbedBy(String work) {
-        StaleGraphRepository.Carrier carrier =
-                graphs.carrier(work).orElseThrow(() -> new NotFoundException("job or outside work"));
-        StaleGraph graph = graphs.graph();
-        List<Measured> disturbed = graph.stale(graph.of(carrier.carried(), carrier.name()));
-        measurements.last(carrier.buildId()).stream()
-                .filter(sheet -> !sheet.stale() && disturbed.stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
-                .forEach(sheet -> measurements.disturb(sheet.id(), carrier.name()));
+        StaleGraphService.Disturbs disturbs = graphs.disturbedBy(work);
+        measurements.last(disturbs.buildId()).stream()
+                .filter(sheet -> !sheet.stale()
+                        && disturbs.disturbed().stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
+                .forEach(sheet -> measurements.disturb(sheet.id(), disturbs.name()));
     }
 
     /** What is stale at a car and keeps a gate shut, in the order in which it must be measured anew. */
@@ -105,7 +171,7 @@ public class MeasurementService {
 
     /** What the car is called. */
     public String car(String build) {
-        return measurements.car(build).orElseThrow(() -> new NotFoundException("build"));
+        return names.build(build).orElseThrow(() -> new NotFoundException("build"));
     }
 
     /** What is stale at a car, in the order in which it must be measured anew. */

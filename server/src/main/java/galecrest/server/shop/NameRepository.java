@@ -1,5 +1,6 @@
 package galecrest.server.shop;
 
+import java.time.ZoneId;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -16,6 +17,15 @@ public class NameRepository {
     /** The shop's name, or one for a shop that has not been given any. */
     public String shop() {
         return db.sql("select name from shop").query(String.class).optional().orElse("A new shop");
+    }
+
+    /** The time zone that the shop lives in. */
+    public ZoneId zone() {
+        return db.sql("select zone from shop")
+                .query(String.class)
+                .optional()
+                .map(ZoneId::of)
+                .orElse(ZoneId.of("UTC"));
     }
 
     /** Number and name of a build, "61 Red Coupe"; empty where it is gone. */

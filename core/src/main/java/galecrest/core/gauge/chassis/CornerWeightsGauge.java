@@ -136,6 +136,10 @@ public final class CornerWeightsGauge implements Gauge {
             return;
         }
         PerchSolver.Solution solution = found.get();
+        if (Arrays.stream(solution.turns()).allMatch(t -> t == 0)) {
+            answer.put("advice", "As near as quarter turns bring it: leave the perches as they are.");
+            return;
+        }
         answer.put("turns", TURNS, Corner.NAMES, solution.turns())
                 .put("raise", LENGTH, Corner.NAMES, solver.raised(solution.turns()))
                 .put("then", MASS, Corner.NAMES, solution.then().pads())

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import galecrest.core.gauge.Gauge;
+import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.gauge.WrongRequest;
@@ -17,6 +18,7 @@ import java.util.Random;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 
 /** What a gauge says it asks is what it asks: a form that is drawn from it can neither ask for nothing nor forget a field. */
@@ -65,6 +67,24 @@ class GaugeFieldsTest {
                                 Duration.ofSeconds(10), () -> problems(gauge, asked), asked::toString);
                     }
                 }));
+    }
+
+    /** Pressures in psi, all else metric: bare numbers and answers go by it, the other unit stands beside. */
+    @Test
+    void unitsAreChosenByKind() {
+        Map<String, Object> asked = Map.of(
+                "units", Map.of("pressure", "customary"),
+                "pressures", List.of("28", "28", "27", "1.86 bar"),
+                "temperature", "20");
+        GaugeAnswer answer = Gauges.named("tyre-pressures").orElseThrow().answer(GaugeRequest.of(asked));
+        GaugeAnswer.Figure left =
+                (GaugeAnswer.Figure) ((Map<?, ?>) answer.values().get("pressures")).get("left front");
+        // 1 psi = 6.894 757 kPa (NIST SP 811).
+        assertThat(left.unit()).isEqualTo("psi");
+        assertThat(left.said()).isEqualTo("28 psi (1.93 bar)");
+        assertThat(answer.text("said")).isEqualTo("28 psi / 28 psi / 27 psi / 27 psi");
+        assertThat(problems(Gauges.named("tyre-pressures").orElseThrow(), Map.of("units", Map.of("colour", "metric"))))
+                .anyMatch(p -> p.field().equals("units.colour"));
     }
 
     private static final List<Object> NASTY = List.of(

@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import java.util.List;
 

@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import galecrest.core.gauge.Disturbance;
 import galecrest.core.gauge.Measured;
@@ -11,8 +11,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -96,7 +98,7 @@ class StaleGraphRepository {
     record Carrier(String id, String name, String buildId, StaleGraph.Carried carried) {}
 
     /** The piece of work of that id; empty where there is none. */
-    java.util.Optional<Carrier> carrier(String work) {
+    Optional<Carrier> carrier(String work) {
         return db.sql("select id, name, build_id, disturbs from work where id = :id")
                 .param("id", work)
                 .query((row, n) -> new Carrier(
@@ -107,7 +109,7 @@ class StaleGraphRepository {
                 .optional();
     }
 
-    private static StaleGraph.Carried carried(@org.jspecify.annotations.Nullable String said) {
+    private static StaleGraph.Carried carried(@Nullable String said) {
         return said == null ? StaleGraph.Carried.BY_WORDS : new StaleGraph.Carried(true, Set.copyOf(split(said)));
     }
 

@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import galecrest.core.gauge.Disturbance;
 import galecrest.core.gauge.Measured;

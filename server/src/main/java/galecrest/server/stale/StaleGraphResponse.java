@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import galecrest.core.gauge.Measured;
 import galecrest.core.gauge.StaleGraph;

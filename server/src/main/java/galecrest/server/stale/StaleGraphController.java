@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;

@@ -1,4 +1,4 @@
-package galecrest.server.gauge;
+package galecrest.server.stale;
 
 import galecrest.core.gauge.Disturbance;
 import galecrest.core.gauge.Measured;
@@ -13,11 +13,12 @@ import galecrest.server.problem.ValidationException;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** What disturbs what in this house, and what each piece of work disturbs. */
 @Service
-class StaleGraphService {
+public class StaleGraphService {
     private final StaleGraphRepository record;
     private final Journal journal;
 
@@ -46,7 +47,7 @@ class StaleGraphService {
         replace(null, StaleGraph.USUAL, "left what disturbs what as it usually is");
     }
 
-    private void replace(@org.jspecify.annotations.Nullable String edition, StaleGraph graph, String summary) {
+    private void replace(@Nullable String edition, StaleGraph graph, String summary) {
         journal.judge(() -> {
             StaleGraph now = record.graph();
             if (edition != null && !edition.equals(StaleGraphResponse.edition(now))) {
@@ -92,6 +93,21 @@ class StaleGraphService {
                     .collect(Collectors.joining(", "));
             return carrier.name() + " disturbs " + (said.isEmpty() ? "nothing" : said);
         });
+    }
+
+    /**
+     * A piece of work and what it makes stale once it is done.
+     *
+     * @param disturbed in the order in which it must be measured anew
+     */
+    public record Disturbs(String name, String buildId, List<Measured> disturbed) {}
+
+    /** What a piece of work makes stale; asked within the change that finishes it. */
+    public Disturbs disturbedBy(String work) {
+        StaleGraphRepository.Carrier carrier = carrier(work);
+        StaleGraph graph = record.graph();
+        return new Disturbs(
+                carrier.name(), carrier.buildId(), graph.stale(graph.of(carrier.carried(), carrier.name())));
     }
 
     private StaleGraphRepository.Carrier carrier(String work) {

@@ -1,0 +1,6 @@
+package galecrest.server.carsheet;
+
+import java.util.List;
+
+/** A class and what it limits. */
+record ClassResponse(String name, List<ClassLimit> limits) {}

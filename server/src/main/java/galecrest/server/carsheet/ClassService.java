@@ -1,0 +1,70 @@
+package galecrest.server.carsheet;
+
+import galecrest.core.gauge.GaugeRequest;
+import galecrest.core.gauge.WrongRequest;
+import galecrest.core.gauge.check.ClassCheckGauge;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.ValidationException;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** What classes limit, entered once for all cars. */
+@Service
+class ClassService {
+    private static final int LONGEST = 80;
+
+    private final ClassRepository classes;
+    private final Journal journal;
+
+    ClassService(ClassRepository classes, Journal journal) {
+        this.classes = classes;
+        this.journal = journal;
+    }
+
+    @AnyHand
+    List<ClassResponse> all() {
+        return classes.all();
+    }
+
+    /** Puts the limits of a class in place of those that were there; each must be such that the gauge can check it. */
+    @LeadOrManager
+    void write(ClassRequest form) {
+        if (form.name().isBlank() || form.name().length() > LONGEST) {
+            throw new ValidationException("name", "A class has a name of 1 to " + LONGEST + " letters.");
+        }
+        if (!form.limits().isEmpty()) {
+            try {
+                new ClassCheckGauge()
+                        .answer(GaugeRequest.of(Map.of(
+                                "limits",
+                                form.limits().stream().map(ClassService::fields).toList())));
+            } catch (WrongRequest wrong) {
+                throw new ValidationException(wrong.problems().stream()
+                        .map(p -> new Problem(p.field(), p.message()))
+                        .toList());
+            }
+        }
+        String name = form.name().strip();
+        journal.judge(() -> {
+            boolean there = classes.all().stream().anyMatch(c -> c.name().equals(name));
+            classes.write(name, form.limits());
+            if (form.limits().isEmpty()) {
+                return there ? "took out the class " + name : null;
+            }
+            return "wrote down what the class " + name + " limits";
+        });
+    }
+
+    private static Map<String, Object> fields(ClassLimit limit) {
+        return Map.of(
+                "measure", limit.measure(),
+                "kind", limit.kind(),
+                "least", limit.least(),
+                "most", limit.most(),
+                "tolerance", limit.tolerance());
+    }
+}

@@ -1,0 +1,65 @@
+package galecrest.server.carsheet;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The car's sheet on paper, and its log as a table. */
+@RestController
+@RequestMapping("/api/builds/{id}")
+class PaperController {
+    private final PaperService paper;
+    private final MeasurementTableService table;
+
+    PaperController(PaperService paper, MeasurementTableService table) {
+        this.paper = paper;
+        this.table = table;
+    }
+
+    /** The set-up sheet: all that is true of the car, and what is stale. */
+    @GetMapping(path = "/set-up.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> setUp(@PathVariable String id) {
+        return pdf(paper.setUp(id), "set-up");
+    }
+
+    /** The string sheet: the last readings, and room for the next. */
+    @GetMapping(path = "/strings.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> strings(@PathVariable String id) {
+        return pdf(paper.strings(id), "strings");
+    }
+
+    /** The torque sheet: fasteners with the maker's figures, and room for mark and names. */
+    @GetMapping(path = "/torque.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> torque(@PathVariable String id) {
+        return pdf(paper.torque(id), "torque");
+    }
+
+    private static ResponseEntity<byte[]> pdf(byte[] content, String name) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=" + name + ".pdf")
+                .contentType(MediaType.APPLICATION_PDF)
+                .body(content);
+    }
+
+    @GetMapping(path = "/measurements.csv", produces = "text/csv")
+    ResponseEntity<byte[]> export(@PathVariable String id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=measurements.csv")
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(table.export(id).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @PostMapping(path = "/measurements/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    TakenInResponse takeIn(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+        return new TakenInResponse(table.takeIn(id, file.getBytes()));
+    }
+}
