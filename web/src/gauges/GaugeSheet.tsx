@@ -5,6 +5,7 @@ import { type Fields, type Gauge, type Sheet } from '../api/gauges'
 import layout from '../ui/layout.module.css'
 import { AnswerSheet, isFigure } from './AnswerSheet'
 import { AroundTheCar } from './AroundTheCar'
+import { ClassPicker } from './ClassPicker'
 import { Curve } from './Curve'
 import { EarlierSheets } from './EarlierSheets'
 import { FieldInput } from './FieldInput'
@@ -57,6 +58,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
               answer={sheet.answer}
             />
           )}
+          {gauge.name === 'class-check' && <ClassPicker values={values} set={set} manages={manages} />}
           {gauge.name === 'pad-check' && (
             <PadCheckReader
               onRead={(rows) => set({ ...values, corners: merged(rowsOf(values, 'corners'), rows) })}

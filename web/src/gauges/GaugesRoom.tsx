@@ -1,12 +1,14 @@
-import { Button } from '@mantine/core'
+import { Button, FileButton } from '@mantine/core'
+import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, type Schemas, upload } from '../api/client'
 import { type Gauge, type Sheet, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
+import { CarLog } from './CarLog'
 import { CornerWeights } from './CornerWeights'
 import { Instruments } from './Instruments'
 import { GaugeSheet } from './GaugeSheet'
@@ -17,6 +19,9 @@ const FIRST = 'corner-weights'
 
 /** In the place of a gauge: what the instruments say now. */
 const INSTRUMENTS = 'instruments'
+
+/** In the place of a gauge: road and test notes. */
+const LOG = 'log'
 
 const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${gauge}` : ''}`
 
@@ -73,13 +78,15 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
       <div className={css.true}>
         <True car={car} log={log ?? []} renews={manages} />
         <Gauges car={car} gauges={gauges} here={name} />
+        <Paper car={car} manages={manages} />
       </div>
       {log && name === FIRST && <CornerWeights car={car} log={log} manages={manages} />}
       {log && name !== FIRST && gauge && (
         <GaugeSheet key={name} car={car} gauge={gauge} log={log} manages={manages} />
       )}
       {name === INSTRUMENTS && <Instruments />}
-      {gauges.length > 0 && !gauge && name !== INSTRUMENTS && (
+      {name === LOG && <CarLog car={car} />}
+      {gauges.length > 0 && !gauge && name !== INSTRUMENTS && name !== LOG && (
         <Nothing title="There is no such gauge" text="Pick one from the list." />
       )}
     </div>
@@ -89,22 +96,73 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
 /** What keeps the gate of the next date shut. */
 function GateLine({ car }: { car: Car }) {
   if (!car.gate) return null
-  const { date, stale, unplanned, open } = car.gate
+  const { date, stale, unplanned, open, missed } = car.gate
+  const shut = stale.length + missed.length > 0
   return (
     <div className={layout.ruled} aria-label={`Gate to ${date}`}>
       <div className="strong">
-        {date}:{' '}
-        <span className={stale.length ? 'hot' : 'quiet'}>{stale.length ? 'gate shut' : 'measured'}</span>
+        {date}: <span className={shut ? 'hot' : 'quiet'}>{shut ? 'gate shut' : 'measured'}</span>
       </div>
       <div className="small soft">
         {[
           stale.length ? `to be measured anew: ${stale.join(', ')}` : 'nothing that it needs is stale',
+          missed.length ? `not as it should be: ${missed.join(', ')}` : '',
           unplanned.length ? `nothing planned measures ${unplanned.join(', ')}` : '',
           open ? `${open} ${open === 1 ? 'job' : 'jobs'} open` : '',
         ]
           .filter(Boolean)
           .join('; ')}
       </div>
+    </div>
+  )
+}
+
+/** The car's sheets on paper, and its log as a table, out and in. */
+function Paper({ car, manages }: { car: Car; manages: boolean }) {
+  const { send, busy } = useSend()
+  const [said, setSaid] = useState('')
+  const at = `/api/builds/${car.id}`
+  const takeIn = (file: File | null) => {
+    if (!file) return
+    setSaid('')
+    void send(
+      () => upload<{ taken: number }>(`${at}/measurements/import`, file),
+      (problem) => {
+        setSaid(problem.problems.map((p) => `${p.field}: ${p.message}`).join(' ') || problem.message)
+        return true
+      },
+    ).then(
+      (answer) =>
+        answer && setSaid(answer.taken ? `${answer.taken} taken in` : 'all of these are here already'),
+    )
+  }
+  return (
+    <div className={`small ${css.paper}`}>
+      <h2>Paper and tables</h2>
+      {(
+        [
+          ['set-up.pdf', 'Set-up sheet'],
+          ['strings.pdf', 'String sheet'],
+          ['torque.pdf', 'Torque sheet'],
+          ['measurements.csv', 'The log as CSV'],
+        ] as const
+      ).map(([file, name]) => (
+        <div key={file}>
+          <a href={`${at}/${file}`} target="_blank" rel="noreferrer">
+            {name}
+          </a>
+        </div>
+      ))}
+      {manages && (
+        <FileButton accept=".csv,text/csv" onChange={takeIn}>
+          {(props) => (
+            <Button {...props} variant="default" size="compact-xs" loading={busy}>
+              Take a CSV in
+            </Button>
+          )}
+        </FileButton>
+      )}
+      <div aria-live="polite">{said}</div>
     </div>
   )
 }
@@ -122,6 +180,11 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
             </Link>
           </li>
         ))}
+        <li>
+          <Link to={address(car.id, LOG)} className={here === LOG ? css.here : undefined}>
+            Car log
+          </Link>
+        </li>
         <li>
           <Link to={address(car.id, INSTRUMENTS)} className={here === INSTRUMENTS ? css.here : undefined}>
             Instruments

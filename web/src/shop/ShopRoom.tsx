@@ -7,6 +7,7 @@ import { People } from './People'
 import { Rules } from './Rules'
 import { StaleMap } from './StaleMap'
 import { Stations } from './Stations'
+import { Units } from './Units'
 import { Vendors } from './Vendors'
 
 /** The shop itself: people and shifts, stations, vendors, house rules, what came in and goes out, the journal. */
@@ -26,6 +27,7 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
           <Tabs.Tab value="stations">Stations</Tabs.Tab>
           <Tabs.Tab value="vendors">Vendors</Tabs.Tab>
           <Tabs.Tab value="rules">House rules</Tabs.Tab>
+          <Tabs.Tab value="units">Units</Tabs.Tab>
           <Tabs.Tab value="stale">What disturbs what</Tabs.Tab>
           {changes && <Tabs.Tab value="exchange">In and out</Tabs.Tab>}
           <Tabs.Tab value="journal">Journal</Tabs.Tab>
@@ -41,6 +43,9 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
         </Tabs.Panel>
         <Tabs.Panel value="rules">
           <Rules changes={changes} />
+        </Tabs.Panel>
+        <Tabs.Panel value="units">
+          <Units changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="stale">
           <StaleMap changes={changes} />
