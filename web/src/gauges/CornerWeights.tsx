@@ -291,8 +291,10 @@ interface SpringProps {
 /** What the turns are worked out from, folded away where it is known. */
 function Spring({ form, change, at }: SpringProps) {
   const known = form.wheelbase && form.rate.front
+  // It does not close under the hands of whoever fills it in.
+  const [open, setOpen] = useState(!known)
   return (
-    <details className={css.springs} open={!known}>
+    <details className={css.springs} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>
         {known
           ? `Wheelbase ${form.wheelbase}, wheel rates ${form.rate.front} and ${form.rate.rear || form.rate.front}, ${form.pitch} a turn; wanted ${form.target} ± ${form.tolerance}`

@@ -35,7 +35,8 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
   const around = gauge.fields.filter((f) => f.type === 'WHEELS' || (f.type === 'CORNERS' && !f.known))
   const measured = gauge.fields.filter((f) => !around.includes(f) && !f.known)
   const ofTheCar = gauge.fields.filter((f) => f.known)
-  const missing = ofTheCar.some((f) => f.needed && !(f.name in values))
+  // It does not close under the hands of whoever fills it in.
+  const [open, setOpen] = useState(() => ofTheCar.some((f) => f.needed && !(f.name in values)))
   const file = (event: FormEvent) => {
     event.preventDefault()
     void sheet.file().then((filed) => filed && setValues(known()))
@@ -78,7 +79,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
             )
           )}
           {ofTheCar.length > 0 && (
-            <details className={css.springs} open={missing || undefined}>
+            <details className={css.springs} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
               <summary>What is so on this car, from sheet to sheet</summary>
               <div className={css.fields}>{fields(ofTheCar)}</div>
             </details>

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -86,6 +87,153 @@ class GaugesTest extends BrowserTest {
         type(mara, pads);
         button(mara, "File this sheet").click();
         assertThat(stale).hasCount(0);
+    }
+
+    private void gauge(Page page, String title) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Gauges"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(title))
+                .click();
+    }
+
+    private static void fill(Page page, String label, String text) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).fill(text);
+    }
+
+    private static void around(Page page, String label, String front, String rear) {
+        for (String side : List.of("left", "right")) {
+            fill(page, label + ", " + side + " front", front);
+            fill(page, label + ", " + side + " rear", rear);
+        }
+    }
+
+    private static void file(Page page, String kind) {
+        button(page, "File this sheet").click();
+        assertThat(region(page, "Earlier sheets").getByText("Mara").first()).isVisible();
+        assertThat(region(page, "What is true of this car")).containsText(kind);
+    }
+
+    private static void simulate(Page page, String what) {
+        Object status = page.evaluate(
+                "what => fetch('/api/devices/pads').then(() => new Promise(r => setTimeout(r, 1500))).then(() =>"
+                        + " fetch('/api/devices/pads/simulate', {method: 'POST', body: JSON.stringify({what}), headers:"
+                        + " {'Content-Type': 'application/json', 'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1]}}))"
+                        + ".then(r => r.status)",
+                what);
+        org.assertj.core.api.Assertions.assertThat(status).isEqualTo(204);
+    }
+
+    private void heights(Page page, String front, String rear) {
+        gauge(page, "Heights, droop, rake");
+        around(page, "Height", front, rear);
+        file(page, "Heights, droop, rake");
+    }
+
+    private void bumpSteer(Page page) {
+        gauge(page, "Bump steer");
+        String[][] readings = {{"-40 mm", "0° 02'"}, {"0 mm", "0"}, {"40 mm", "0° 01'"}};
+        for (int i = 0; i < readings.length; i++) {
+            fill(page, (i + 1) + ", Travel", readings[i][0]);
+            fill(page, (i + 1) + ", Toe", readings[i][1]);
+        }
+        file(page, "Bump steer");
+    }
+
+    private void strings(Page page) {
+        gauge(page, "Alignment by strings");
+        around(page, "Front", "101 mm", "101.5 mm");
+        around(page, "Rear", "100 mm", "100 mm");
+        Locator car = page.getByText("What is so on this car, from sheet to sheet");
+        if (!page.getByLabel("Across the rim").isVisible()) {
+            car.click();
+        }
+        fill(page, "Across the rim", "432 mm");
+        file(page, "Alignment by strings");
+    }
+
+    /**
+     * The errand at the car: a spacer makes four things stale in the order in which they must be measured; their jobs are
+     * made; the car is measured, stood on the pads, turned by quarters, weighed again; its gate opens, and the customer sees
+     * what was released.
+     */
+    @Test
+    void theWholeErrandAtTheCar() {
+        Page mara = manager();
+        openCar(mara, "112 Sarrow hatch");
+        simulate(mara, "load 121.5 114 168.5 173");
+        heights(mara, "118 mm", "124 mm");
+        gauge(mara, "Corner weights");
+        type(mara, Map.of("left front", "118.5", "left rear", "171.5", "right front", "117", "right rear", "170"));
+        fill(mara, "Wheelbase", "2350 mm");
+        fill(mara, "Track, front", "1420 mm");
+        fill(mara, "Track, rear", "1400 mm");
+        fill(mara, "Wheel rate, front", "32 N/mm");
+        fill(mara, "Wheel rate, rear", "36 N/mm");
+        fill(mara, "A turn raises", "1.5 mm");
+        file(mara, "Corner weights");
+        bumpSteer(mara);
+        strings(mara);
+        Locator all = region(mara, "What is true of this car");
+        assertThat(all).containsText("measured");
+
+        mara.navigate(address("/walk"));
+        mara.locator("button.stand[aria-label^='112 ']").click();
+        Locator line = mara.getByLabel("Write down a job, a hold or a finding");
+        line.fill("Strut spacer fitted 1h");
+        line.press("Enter");
+        assertThat(line).hasValue("");
+        mara.navigate(address("/build"));
+        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("112 Sarrow hatch");
+        mara.locator("td").getByText("Strut spacer fitted").click();
+        assertThat(mara.getByText("Stale once it is done: droop, heights, corner weights, bump steer"))
+                .isVisible();
+        mara.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Done").setExact(true))
+                .click();
+        openCar(mara, "112 Sarrow hatch");
+        assertThat(all.getByText("stale: Strut spacer fitted")).hasCount(4);
+        assertThat(all.locator("ol a"))
+                .hasText(new String[] {"Heights, droop, rake", "Corner weights", "Bump steer", "Alignment by strings"});
+        assertThat(all).containsText("gate shut");
+        button(mara, "Make the jobs for what is stale (4)").click();
+        assertThat(mara.getByText("Ride heights and rake, Corner weights, Bump steer, Toe by strings"))
+                .isVisible();
+        assertThat(all).not().containsText("nothing planned measures");
+
+        heights(mara, "120 mm", "126 mm");
+        gauge(mara, "Corner weights");
+        button(mara, "Read the pads").click();
+        assertThat(mara.getByText("too low.")).isVisible();
+        assertThat(mara.getByText("Quarter turns to")).isVisible();
+        mara.getByText("These pads are simulated").click();
+        button(mara, "Unplug pad C").click();
+        button(mara, "Read the pads").click();
+        assertThat(mara.getByText("pad C is silent: look at its cable and battery"))
+                .isVisible();
+        button(mara, "Plug all in").click();
+        assertThat(button(mara, "Read the pads")).isVisible();
+        button(mara, "Turn the perches as said").click();
+        button(mara, "Weigh again").click();
+        assertThat(mara.getByText("within tolerance")).isVisible();
+        file(mara, "Corner weights");
+        bumpSteer(mara);
+        strings(mara);
+        assertThat(all.getByText("stale: Strut spacer fitted")).hasCount(0);
+        assertThat(all).not().containsText("gate shut");
+
+        button(mara, "Show the customer").first().click();
+        assertThat(button(mara, "Customer sees it: take back").first()).isVisible();
+        mara.keyboard().press("l");
+        mara.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sarrow hatch"))
+                .click();
+        button(mara, "Make a link").click();
+        String link =
+                region(mara, "Customer\\'s page").locator("a[href*='/c/']").getAttribute("href");
+        Page customer = window(390, 844, ColorScheme.LIGHT);
+        customer.navigate(link);
+        assertThat(region(customer, "Measured")).containsText("Alignment by strings");
+        assertThat(region(customer, "Measured")).not().containsText("Corner weights");
     }
 
     @Test

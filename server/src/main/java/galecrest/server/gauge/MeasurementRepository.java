@@ -110,7 +110,7 @@ class MeasurementRepository {
         return db.sql("""
                         select exists (select 1 from measurement
                             where build_id = :build and gauge = :gauge and value = :value
-                                and date_trunc('second', at) = date_trunc('second', :at))""")
+                                and abs(extract(epoch from at - cast(:at as timestamptz))) < 1)""")
                 .param("build", build)
                 .param("gauge", gauge)
                 .param("value", value)
