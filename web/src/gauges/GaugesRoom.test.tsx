@@ -15,6 +15,7 @@ const CAR = {
   number: '61',
   name: 'Red coupe',
   body: 'COUPE',
+  gates: [],
   measurements: [
     { what: 'Corner weights', value: 'cross 50.3 %', by: 'Sef', at: '2026-11-24T07:00:00Z' },
     {

@@ -93,10 +93,9 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
   )
 }
 
-/** What keeps the gate of the next date shut. */
-function GateLine({ car }: { car: Car }) {
-  if (!car.gate) return null
-  const { date, stale, unplanned, open, missed } = car.gate
+/** What keeps the gate of a date shut. */
+function GateLine({ gate }: { gate: Car['gates'][number] }) {
+  const { date, stale, unplanned, open, missed } = gate
   const shut = stale.length + missed.length > 0
   return (
     <div className={layout.ruled} aria-label={`Gate to ${date}`}>
@@ -221,7 +220,9 @@ function True({ car, log, renews }: { car: Car; log: Sheet[]; renews: boolean })
           </li>
         ))}
       </ol>
-      <GateLine car={car} />
+      {car.gates.map((gate) => (
+        <GateLine key={gate.date} gate={gate} />
+      ))}
       {stale > 0 && renews && (
         <Button
           fullWidth

@@ -7,6 +7,8 @@ import layout from '../ui/layout.module.css'
 import css from './gauges.module.css'
 import { CORNERS, LISTED } from './values'
 
+const FRESH_MILLIS = 700
+
 /** Which pad stands at which corner, as they are put down first. */
 export const STANDING: Record<string, string> = {
   'left front': 'A',
@@ -26,18 +28,21 @@ export function useReadPads(
   standing: Record<string, string>,
   onSteady: (pads: Record<string, string>) => void,
 ) {
-  const [reading, setReading] = useState(false)
-  const { device, none } = useDevice('pads', reading)
+  const [began, setBegan] = useState<number>()
+  const reading = began !== undefined
+  const { device, none, at: heardAt } = useDevice('pads', reading)
   const at = (corner: string): Reading | undefined =>
     device?.readings.find((r) => r.name === standing[corner])
-  const steady = reading && CORNERS.every((c) => at(c)?.steady)
+  // What was said before the reading began may be of another state of the car.
+  const steady = began !== undefined && heardAt > began + FRESH_MILLIS && CORNERS.every((c) => at(c)?.steady)
   useEffect(() => {
     if (!steady) return
-    setReading(false)
+    setBegan(undefined)
     onSteady(Object.fromEntries(CORNERS.map((c) => [c, `${at(c)?.steady?.value.toFixed(1)} kg`])))
     // Once they have settled; what they say after that is not taken.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [steady])
+  const setReading = (on: boolean) => setBegan(on ? Date.now() : undefined)
   return { reading, setReading, device, none, at }
 }
 

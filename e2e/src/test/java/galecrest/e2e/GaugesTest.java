@@ -66,6 +66,9 @@ class GaugesTest extends BrowserTest {
         assertThat(all).containsText("Corner weights");
         mara.navigate(address("/walk"));
         mara.locator("button.stand[aria-label^='19 ']").click();
+        assertThat(mara.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tarn formula"))
+                        .first())
+                .isVisible();
         Locator line = mara.getByLabel("Write down a job, a hold or a finding");
         line.fill("Strut spacer fitted 1h");
         line.press("Enter");
@@ -177,6 +180,9 @@ class GaugesTest extends BrowserTest {
 
         mara.navigate(address("/walk"));
         mara.locator("button.stand[aria-label^='112 ']").click();
+        assertThat(mara.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Sarrow hatch"))
+                        .first())
+                .isVisible();
         Locator line = mara.getByLabel("Write down a job, a hold or a finding");
         line.fill("Strut spacer fitted 1h");
         line.press("Enter");

@@ -93,7 +93,7 @@ public record Board(
             @Nullable String next,
             @Nullable Held held,
             @Nullable String nextDate,
-            @Nullable GateView gate,
+            List<GateView> gates,
             List<StageView> stages,
             List<RoundView> rounds,
             List<ForNowView> forNow,
@@ -122,7 +122,7 @@ public record Board(
     public record ForNowView(String id, String what, String reason, Gate gate, Instant at) {}
 
     /**
-     * What keeps the gate of the next date shut.
+     * What keeps the gate of a date shut.
      *
      * @param date what the date is called
      * @param open essential jobs and outside work up to it that are open

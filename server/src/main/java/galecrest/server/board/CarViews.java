@@ -1,6 +1,7 @@
 package galecrest.server.board;
 
 import galecrest.core.build.Build;
+import galecrest.core.build.BuildId;
 import galecrest.core.build.Zone;
 import galecrest.core.gauge.Measured;
 import galecrest.core.insight.CarStatus;
@@ -75,9 +76,7 @@ final class CarViews {
                     report.next().map(WorkId::value).orElse(null),
                     report.held().map(this::held).orElse(null),
                     report.nextDate().map(c -> c.value()).orElse(null),
-                    report.nextDate()
-                            .map(date -> gate(date, measurements.getOrDefault(id, List.of())))
-                            .orElse(null),
+                    gates(build.id(), measurements.getOrDefault(id, List.of())),
                     stages.getOrDefault(id, List.of()),
                     rounds.getOrDefault(id, List.of()),
                     forNow.getOrDefault(id, List.of()),
@@ -96,11 +95,16 @@ final class CarViews {
                 .toList();
     }
 
-    private Board.GateView gate(CommitmentId id, List<Board.MeasurementView> measured) {
-        Commitment date = shop.commitments().stream()
-                .filter(c -> c.id().equals(id))
-                .findFirst()
-                .orElseThrow();
+    /** The gates of the dates of a car, the next first. */
+    private List<Board.GateView> gates(BuildId build, List<Board.MeasurementView> measured) {
+        return shop.commitments().stream()
+                .filter(c -> c.build().equals(build))
+                .sorted(Comparator.comparing(Commitment::due))
+                .map(date -> gate(date, measured))
+                .toList();
+    }
+
+    private Board.GateView gate(Commitment date, List<Board.MeasurementView> measured) {
         List<Work> open = shop.works().stream()
                 .filter(w -> w.build().equals(date.build()) && w.status() != Status.DONE)
                 .toList();

@@ -105,13 +105,14 @@ class StaleGraphTest extends ServerTest {
                         .at("disturbances"))
                 .contains("not there any more");
         call(BO, "POST", "/api/works/" + job + "/done", null);
-        JsonNode gate = find("cars", "number", "61").path("gate");
+        JsonNode gate = find("cars", "number", "61").path("gates").path(0);
         assertThat(gate.path("stale").toString()).isEqualTo("[\"corner weights\",\"toe\"]");
         // "Toe and pressures" is open; nothing open measures the weights.
         assertThat(gate.path("unplanned").toString()).isEqualTo("[\"corner weights\"]");
         undo(BO, 1);
         undo(SEF, 1);
-        assertThat(find("cars", "number", "61").path("gate").path("stale")).isEmpty();
+        assertThat(find("cars", "number", "61").path("gates").path(0).path("stale"))
+                .isEmpty();
         undo(MARA, 1);
     }
 }
