@@ -21,6 +21,20 @@ export function useDevice(kind: 'pads' | 'weather' | 'logger', looking: boolean)
   return { device: query.data, none, at: query.dataUpdatedAt }
 }
 
+/** Whether the pads are stand-ins; asked once. */
+export function useSimulated(): boolean {
+  return (
+    useQuery({
+      queryKey: ['device-kind', 'pads'],
+      queryFn: () => dataOf(client.GET('/api/devices/{kind}', { params: { path: { kind: 'pads' } } })),
+      // It says what it is once it has been heard.
+      refetchInterval: (q) => (q.state.data?.readings.length || q.state.error ? false : 2_000),
+      staleTime: Infinity,
+      retry: false,
+    }).data?.simulated ?? false
+  )
+}
+
 /** Tells a stand-in what to simulate. */
 export const simulate = (kind: string, what: string) =>
   dataOf(client.POST('/api/devices/{kind}/simulate', { params: { path: { kind } }, body: { what } }))

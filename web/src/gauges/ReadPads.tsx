@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import { type Device, type Reading, simulate, useDevice } from '../api/devices'
+import { type Device, type Reading, simulate, useDevice, useSimulated } from '../api/devices'
 import { type Fields, figure } from '../api/gauges'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
@@ -94,9 +94,9 @@ export function StandInPads({
   standing: Record<string, string>
   setStanding: (standing: Record<string, string>) => void
 }) {
-  const { device } = useDevice('pads', true)
+  const simulated = useSimulated()
   const { send, busy } = useSend()
-  if (!device?.simulated) return null
+  if (!simulated) return null
   const tell = (what: string) => void send(() => simulate('pads', what))
   const raised = LISTED.map((c) => figure(answer, 'raise', c)?.value)
   const stand = (next: Record<string, string>) => {
