@@ -60,3 +60,16 @@ export function useLog(build: string, change: number): Sheet[] | undefined {
     placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
   }).data
 }
+
+/** The photos of a car; asked anew with each change. */
+export function usePhotos(build: string, change: number): Schemas['PhotoResponse'][] {
+  return (
+    useQuery({
+      queryKey: ['photos', build, change],
+      queryFn: () => dataOf(client.GET('/api/builds/{build}/photos', { params: { path: { build } } })),
+      placeholderData: (before) => before,
+    }).data ?? NO_PHOTOS
+  )
+}
+
+const NO_PHOTOS: Schemas['PhotoResponse'][] = []

@@ -16,6 +16,7 @@ import { Rounds } from './Rounds'
 import { ImportSheet } from './ImportSheet'
 import { JobDrawer } from './JobDrawer'
 import { JobTable } from './JobTable'
+import { MeasuredList } from './MeasuredList'
 import { NewBuild } from './NewBuild'
 import { OutworkDrawer } from './OutworkDrawer'
 import { OutworkList } from './OutworkList'
@@ -137,6 +138,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             changes={changes}
             onPick={(w) => setSearch({ work: w }, { replace: true })}
           />
+          <MeasuredList car={car} />
           <Photos car={car} manager={account.role === 'MANAGER'} />
         </div>
       </div>

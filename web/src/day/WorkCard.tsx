@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
 import { PaperTag } from '../domain/PaperTag'
 import { duration } from '../format/margin'
@@ -54,6 +55,11 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
       {waits && at?.tag && (
         <div className={layout.belowThin}>
           <PaperTag tag={at.tag} /> <span className="small">{at.said}</span>
+        </div>
+      )}
+      {now && (
+        <div className={layout.belowThin}>
+          <Link to={`/gauges/${work.buildId}`}>Measure at the car</Link>
         </div>
       )}
       {work.kind === 'JOB' && (

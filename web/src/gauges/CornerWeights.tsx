@@ -29,11 +29,14 @@ interface Form {
   pitch: string
   target: string
   tolerance: string
+  /** What it weighed last: pads that are far from it are mistaken. */
+  weighed: string
 }
 
 /** What is known of the car from the last sheet; a pad says something new each time. */
 function begin(log: Sheet[]): Form {
   const known = (log.find((s) => s.gauge === GAUGE && s.asked)?.asked ?? {}) as Fields
+  const total = figure(log.find((s) => s.gauge === GAUGE && !s.correctedBy)?.answered, 'total')
   const text = (field: string, other = '') => String(known[field] ?? other)
   const four = (field: string, other = '') => {
     const list = known[field] as string[] | undefined
@@ -48,6 +51,7 @@ function begin(log: Sheet[]): Form {
     pitch: text('pitch', '2 mm'),
     target: text('target', '50 %'),
     tolerance: text('tolerance', '0.3 %'),
+    weighed: total ? `${total.value} ${total.unit}` : '',
   }
 }
 
@@ -58,7 +62,7 @@ function bothSides(axles: ByAxle) {
 /** What the gauge is asked; undefined while a pad says nothing. Turns need to know the car's springs. */
 function asked(form: Form): Fields | undefined {
   if (CORNERS.some((c) => !form.pads[c]?.trim())) return undefined
-  const fields: Fields = { pads: form.pads }
+  const fields: Fields = { pads: form.pads, ...(form.weighed && { 'known mass': form.weighed }) }
   if (!form.wheelbase.trim() || !form.rate.front.trim()) return fields
   return {
     ...fields,

@@ -1,7 +1,7 @@
-import { Button } from '@mantine/core'
+import { Button, FileButton } from '@mantine/core'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf } from '../api/client'
-import { type Fields, figure, type Sheet } from '../api/gauges'
+import { client, dataOf, upload } from '../api/client'
+import { type Fields, figure, type Sheet, usePhotos } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
@@ -27,6 +27,7 @@ interface Props {
 /** The sheets of a gauge that count, the newest first, and what a figure of theirs has done. */
 export function EarlierSheets({ car, log, gauge, driverIn, trend, manages, onCorrect }: Props) {
   const { board } = useBoard()
+  const photos = usePhotos(car.id, board.change)
   const sheets = log.filter((s) => s.gauge === gauge && !s.correctedBy).slice(0, SHOWN)
   const like = sheets.filter((s) => (s.driverIn ?? driverIn) === driverIn)
   const points = trend
@@ -67,6 +68,17 @@ export function EarlierSheets({ car, log, gauge, driverIn, trend, manages, onCor
           {!like.includes(s) && (
             <div className="small hot">{s.driverIn ? 'with driver' : 'no driver'}: not compared</div>
           )}
+          {photos
+            .filter((p) => p.measurementId === s.id)
+            .map((p) => (
+              <a key={p.id} href={`/api/photos/${p.id}`} target="_blank" rel="noreferrer">
+                <img
+                  src={`/api/photos/${p.id}/small`}
+                  alt={p.caption || `of ${s.what}`}
+                  className={css.photo}
+                />
+              </a>
+            ))}
           <SheetActions car={car} sheet={s} manages={manages} onCorrect={onCorrect} />
         </div>
       ))}
@@ -111,6 +123,18 @@ function SheetActions({
           {sheet.shown ? 'Customer sees it: take back' : 'Show the customer'}
         </Button>
       )}
+      <FileButton
+        accept="image/jpeg,image/png"
+        onChange={(file) => {
+          if (file) void send(() => upload(`/api/builds/${car.id}/photos?measurementId=${sheet.id}`, file))
+        }}
+      >
+        {(props) => (
+          <Button {...props} variant="subtle" size="compact-xs" loading={busy}>
+            Photo
+          </Button>
+        )}
+      </FileButton>
     </div>
   )
 }

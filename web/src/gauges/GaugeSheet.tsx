@@ -11,6 +11,7 @@ import { EarlierSheets } from './EarlierSheets'
 import { FieldInput } from './FieldInput'
 import css from './gauges.module.css'
 import { PadCheckReader } from './PadCheckReader'
+import { RoomTemperature } from './RoomTemperature'
 import { State } from './SheetFields'
 import { useSheet } from './useSheet'
 import { askedBy, isEnough, knownOf, rowsOf, type Values, valuesOf } from './values'
@@ -39,7 +40,9 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
   const [open, setOpen] = useState(() => ofTheCar.some((f) => f.needed && !(f.name in values)))
   const file = (event: FormEvent) => {
     event.preventDefault()
-    void sheet.file().then((filed) => filed && setValues(known()))
+    // What is so on the car stays for the next sheet.
+    const kept = ofTheCar.filter((f) => f.name in values).map((f) => [f.name, values[f.name]])
+    void sheet.file().then((filed) => filed && setValues(Object.fromEntries(kept) as Values))
   }
   const fields = (some: typeof gauge.fields) =>
     some.map((field) => <FieldInput key={field.name} field={field} values={values} set={set} at={sheet.at} />)
@@ -64,6 +67,9 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
             <PadCheckReader
               onRead={(rows) => set({ ...values, corners: merged(rowsOf(values, 'corners'), rows) })}
             />
+          )}
+          {measured.some((f) => f.name === 'temperature') && (
+            <RoomTemperature onRead={(said) => set({ ...values, temperature: said })} />
           )}
           {measured.length > 0 && <div className={css.fields}>{fields(measured)}</div>}
           {sheet.answer ? (

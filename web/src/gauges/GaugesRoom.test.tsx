@@ -85,6 +85,15 @@ describe('the gauges of a car', () => {
     })
   })
 
+  it('say so where the pads add up to something else than the car', async () => {
+    on(LOG, () => [{ ...sheet('m1', 50, true), answered: { cross: fig(50, '%'), total: fig(577, 'kg') } }])
+    on(ASK, () => new Refusal(422, { problems: [{ field: 'pads', message: 'add up to 288 kg' }] }))
+    inRoom(<GaugesRoom account={SEF} />, boardWith({ cars: [CAR] }))
+    await weigh()
+    expect(await screen.findByText('The pads add up to 288 kg')).toBeTruthy()
+    expect(askedFor(ASK).body).toMatchObject({ 'known mass': '577 kg' })
+  })
+
   it('file a sheet with the state of the car, or say what is wrong at its field', async () => {
     on(ASK, () => ({ cross: fig(50, '%'), 'other cross': fig(50, '%') }))
     on(FILE, () => {

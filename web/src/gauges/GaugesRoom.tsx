@@ -3,9 +3,10 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas, upload } from '../api/client'
-import { type Gauge, type Sheet, useGauges, useLog } from '../api/gauges'
+import { type Gauge, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
+import { GateLine } from '../domain/GateLine'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
 import { CarLog } from './CarLog'
@@ -76,7 +77,7 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
   return (
     <div className={css.columns}>
       <div className={css.true}>
-        <True car={car} log={log ?? []} renews={manages} />
+        <True car={car} renews={manages} />
         <Gauges car={car} gauges={gauges} here={name} />
         <Paper car={car} manages={manages} />
       </div>
@@ -89,29 +90,6 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
       {gauges.length > 0 && !gauge && name !== INSTRUMENTS && name !== LOG && (
         <Nothing title="There is no such gauge" text="Pick one from the list." />
       )}
-    </div>
-  )
-}
-
-/** What keeps the gate of a date shut. */
-function GateLine({ gate }: { gate: Car['gates'][number] }) {
-  const { date, stale, unplanned, open, missed } = gate
-  const shut = stale.length + missed.length > 0
-  return (
-    <div className={layout.ruled} aria-label={`Gate to ${date}`}>
-      <div className="strong">
-        {date}: <span className={shut ? 'hot' : 'quiet'}>{shut ? 'gate shut' : 'measured'}</span>
-      </div>
-      <div className="small soft">
-        {[
-          stale.length ? `to be measured anew: ${stale.join(', ')}` : 'nothing that it needs is stale',
-          missed.length ? `not as it should be: ${missed.join(', ')}` : '',
-          unplanned.length ? `nothing planned measures ${unplanned.join(', ')}` : '',
-          open ? `${open} ${open === 1 ? 'job' : 'jobs'} open` : '',
-        ]
-          .filter(Boolean)
-          .join('; ')}
-      </div>
     </div>
   )
 }
@@ -195,7 +173,7 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
 }
 
 /** The last of each kind that was measured; what has been disturbed since is hot and says by what. */
-function True({ car, log, renews }: { car: Car; log: Sheet[]; renews: boolean }) {
+function True({ car, renews }: { car: Car; renews: boolean }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const stale = car.measurements.filter((m) => m.staleBecause).length
@@ -207,7 +185,7 @@ function True({ car, log, renews }: { car: Car; log: Sheet[]; renews: boolean })
         {car.measurements.map((m) => (
           <li key={m.what} className={m.staleBecause ? css.stale : css.fresh}>
             <Link
-              to={address(car.id, log.find((s) => s.what === m.what)?.gauge || undefined)}
+              to={address(car.id, m.gauge || undefined)}
               className={m.staleBecause ? 'hot strong' : 'strong'}
             >
               {m.what}
@@ -221,7 +199,9 @@ function True({ car, log, renews }: { car: Car; log: Sheet[]; renews: boolean })
         ))}
       </ol>
       {car.gates.map((gate) => (
-        <GateLine key={gate.date} gate={gate} />
+        <div key={gate.date} className={layout.ruled}>
+          <GateLine gate={gate} />
+        </div>
       ))}
       {stale > 0 && renews && (
         <Button

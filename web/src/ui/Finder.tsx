@@ -3,10 +3,11 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
+import { useGauges } from '../api/gauges'
 
 export const openFinder = () => spotlight.open()
 
-/** Finds any car, job, part, person or action. */
+/** Finds any car, job, part, person, gauge or action. */
 export function Finder({ account }: { account: Schemas['Account'] }) {
   const present = useBoard()
   // The board as it was when the finder was opened last: a closed finder has nothing to do at each change.
@@ -16,6 +17,7 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
     latest.current = present
   })
   const navigate = useNavigate()
+  const gauges = useGauges()
   const actions = useMemo(() => {
     const all: SpotlightActionData[] = [
       ...[
@@ -25,6 +27,8 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         ['Stations', '/shop/stations'],
         ['Vendors', '/shop/vendors'],
         ['House rules', '/shop/rules'],
+        ['What disturbs what', '/shop/stale'],
+        ['Units', '/shop/units'],
         ['Journal', '/shop/journal'],
       ].map(([label, path]) => ({
         id: `go ${path}`,
@@ -38,6 +42,12 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         description: c.discipline,
         keywords: [c.customer, 'car', 'build'],
         onClick: () => navigate(account.role === 'HAND' ? `/build/${c.id}` : `/walk?car=${c.id}`),
+      })),
+      ...gauges.map((g) => ({
+        id: `gauge ${g.name}`,
+        label: g.title,
+        description: 'gauge',
+        onClick: () => navigate(`/gauges/${board.cars.find((c) => !c.parked)?.id ?? ''}/${g.name}`),
       })),
       ...board.people.map((p) => ({
         id: p.id,
@@ -70,7 +80,7 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
       })
     }
     return all
-  }, [board, car, navigate, account.role])
+  }, [board, car, gauges, navigate, account.role])
   return useMemo(
     () => (
       <Spotlight
@@ -79,7 +89,7 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         shortcut={null}
         scrollable
         nothingFound="Nothing of that name in the shop."
-        searchProps={{ placeholder: 'A car, job, part, person or action' }}
+        searchProps={{ placeholder: 'A car, job, part, person, gauge or action' }}
         onSpotlightOpen={() => look(latest.current)}
       />
     ),

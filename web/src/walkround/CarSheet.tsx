@@ -3,6 +3,7 @@ import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
+import { GateLine } from '../domain/GateLine'
 import { MarginMark } from '../domain/MarginMark'
 import { MissedSlot } from '../domain/MissedSlot'
 import { OddsMark } from '../domain/OddsMark'
@@ -38,6 +39,7 @@ export function CarSheet({ car, account }: Props) {
       .flatMap((w) => w.placed?.crew ?? []),
   )
   const changes = account.role !== 'HAND'
+  const shut = car.gates.filter((g) => g.stale.length + g.missed.length > 0)
   return (
     <aside className={`panel ${css.sheet}`} aria-label="Car sheet">
       <div className={css.head}>
@@ -123,9 +125,17 @@ export function CarSheet({ car, account }: Props) {
           ))}
         </Line>
       )}
+      {shut.length > 0 && (
+        <Line label="gates">
+          {shut.map((gate) => (
+            <GateLine key={gate.date} gate={gate} />
+          ))}
+        </Line>
+      )}
       <Capture car={car.id} />
       <div className={`small ${css.margins}`}>
         <Link to={`/build/${car.id}`}>Open the build</Link>
+        <Link to={`/gauges/${car.id}`}>Measure</Link>
         <Link to={`/runway?car=${car.id}`}>See it on the runway</Link>
         <span className={`soft ${layout.push}`}>
           {car.done} of {car.total} done

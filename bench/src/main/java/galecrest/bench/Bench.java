@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 
 /**
  * The yardsticks: {@code ./galecrest bench [FOLDER]} measures all of them and writes docs/benchmarks.md, with the classic
- * instances of a folder; {@code bench plan FILE…} plans files; {@code bench steady} says how still plans stand.
+ * instances of a folder; {@code bench plan FILE…} plans files; {@code bench steady} says how still plans stand; {@code bench gauges} times the gauges.
  */
 public final class Bench {
     private Bench() {}
@@ -21,6 +21,9 @@ public final class Bench {
         }
         if (args.length > 0 && args[0].equals("steady")) {
             System.exit(Steady.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
+        }
+        if (args.length > 0 && args[0].equals("gauges")) {
+            System.exit(GaugeTimes.run(Path.of("docs", "gauges.md")));
         }
         Optional<Path> instances = Stream.of(args)
                 .filter(a -> !a.startsWith("--"))

@@ -71,21 +71,8 @@ class GaugesTest extends BrowserTest {
         assertThat(all).containsText("Nothing has been measured yet");
         type(mara, pads);
         file(mara, "Corner weights");
-        mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='19 ']").click();
-        assertThat(region(mara, "Car sheet")).containsText("Tarn formula");
-        Locator line = mara.getByLabel("Write down a job, a hold or a finding");
-        line.fill("Strut spacer fitted 1h");
-        line.press("Enter");
-        assertThat(line).hasValue("");
-        mara.navigate(address("/build"));
-        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("19 Tarn formula");
-        mara.locator("td").getByText("Strut spacer fitted").click();
-        mara.getByRole(AriaRole.DIALOG)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("Done").setExact(true))
-                .click();
+        capture(mara, "19 Tarn formula");
+        finish(mara);
         openCar(mara, "19 Tarn formula");
         Locator stale = all.getByText("stale: Strut spacer fitted");
         assertThat(stale).hasCount(1);
@@ -95,6 +82,29 @@ class GaugesTest extends BrowserTest {
         type(mara, pads);
         button(mara, "File this sheet").click();
         assertThat(stale).hasCount(0);
+    }
+
+    /** Writes down that a spacer is fitted, and opens that job. */
+    private void capture(Page page, String car) {
+        page.navigate(address("/walk"));
+        page.locator("button.stand[aria-label^='" + car.replaceFirst(" .*", "") + " ']")
+                .click();
+        assertThat(region(page, "Car sheet")).containsText(car.replaceFirst("^\\S+ ", ""));
+        Locator line = page.getByLabel("Write down a job, a hold or a finding");
+        line.fill("Strut spacer fitted 1h");
+        line.press("Enter");
+        assertThat(line).hasValue("");
+        page.navigate(address("/build"));
+        page.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption(car);
+        page.locator("td").getByText("Strut spacer fitted").click();
+    }
+
+    private static void finish(Page page) {
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Done").setExact(true))
+                .click();
     }
 
     private void gauge(Page page, String title) {
@@ -184,23 +194,10 @@ class GaugesTest extends BrowserTest {
         Locator all = region(mara, "What is true of this car");
         assertThat(all).containsText("measured");
 
-        mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='112 ']").click();
-        assertThat(region(mara, "Car sheet")).containsText("Sarrow hatch");
-        Locator line = mara.getByLabel("Write down a job, a hold or a finding");
-        line.fill("Strut spacer fitted 1h");
-        line.press("Enter");
-        assertThat(line).hasValue("");
-        mara.navigate(address("/build"));
-        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("112 Sarrow hatch");
-        mara.locator("td").getByText("Strut spacer fitted").click();
+        capture(mara, "112 Sarrow hatch");
         assertThat(mara.getByText("Stale once it is done: droop, heights, corner weights, bump steer"))
                 .isVisible();
-        mara.getByRole(AriaRole.DIALOG)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName("Done").setExact(true))
-                .click();
+        finish(mara);
         openCar(mara, "112 Sarrow hatch");
         assertThat(all.getByText("stale: Strut spacer fitted")).hasCount(4);
         assertThat(all.locator("ol a"))

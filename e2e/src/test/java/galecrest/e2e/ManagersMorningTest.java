@@ -57,7 +57,7 @@ class ManagersMorningTest extends BrowserTest {
 
         // A job is pinned to a person, by the keyboard's finder.
         mara.keyboard().press("Control+k");
-        mara.getByPlaceholder("A car, job, part, person or action").fill("Sensors read");
+        mara.getByPlaceholder("A car, job, part, person, gauge or action").fill("Sensors read");
         mara.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(Pattern.compile("Sensors read")))
                 .or(mara.locator("[data-action]"))
                 .first()

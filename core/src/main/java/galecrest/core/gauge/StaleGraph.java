@@ -29,6 +29,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -171,6 +172,9 @@ public record StaleGraph(List<Disturbance> disturbances, Map<Measured, Set<Measu
         List<Problem> problems = new ArrayList<>();
         Set<String> ids = new HashSet<>();
         Set<String> labels = new HashSet<>();
+        if (disturbances.isEmpty()) {
+            problems.add(new Problem("disturbances", "Leave at least one kind of work that disturbs something."));
+        }
         if (disturbances.size() > MOST) {
             problems.add(new Problem("disturbances", "There are at most " + MOST + " kinds of work here."));
         }
@@ -179,8 +183,11 @@ public record StaleGraph(List<Disturbance> disturbances, Map<Measured, Set<Measu
             String at = "disturbances[" + i + "].";
             if (one.label().isBlank() || one.label().length() > LONGEST) {
                 problems.add(new Problem(at + "label", "It needs a name of 1 to " + LONGEST + " letters."));
-            } else if (!labels.add(one.label().strip().toLowerCase(java.util.Locale.ROOT))) {
+            } else if (!labels.add(one.label().strip().toLowerCase(Locale.ROOT))) {
                 problems.add(new Problem(at + "label", "There is another \"" + one.label() + "\"."));
+            }
+            if (!one.id().matches("[A-Za-z0-9-]{1,60}")) {
+                problems.add(new Problem(at + "id", "is letters, digits and hyphens."));
             }
             if (!ids.add(one.id())) {
                 problems.add(new Problem(at + "id", "is there twice."));

@@ -112,8 +112,20 @@ class DisturbanceTest {
     }
 
     @Test
+    void aGraphWithoutWorkOrWithStrangeNamesIsRefused() {
+        assertThat(new StaleGraph(List.of(), Map.of()).problems())
+                .anyMatch(p -> p.field().equals("disturbances"));
+        Disturbance strange = new Disturbance("a,b", "A", List.of("a"), Set.of());
+        assertThat(new StaleGraph(List.of(strange, strange), Map.of()).problems())
+                .extracting(p -> p.field())
+                .containsExactly(
+                        "disturbances[0].id", "disturbances[1].label", "disturbances[1].id", "disturbances[1].id");
+    }
+
+    @Test
     void whatWouldBeMeasuredTwiceIsRefused() {
-        StaleGraph graph = new StaleGraph(List.of(), Map.of(Measured.TOE, Set.of(Measured.HEIGHTS)));
+        StaleGraph graph =
+                new StaleGraph(StaleGraph.USUAL.disturbances(), Map.of(Measured.TOE, Set.of(Measured.HEIGHTS)));
         assertThat(graph.problems()).singleElement().satisfies(p -> assertThat(p.field())
                 .isEqualTo("moves.TOE"));
     }

@@ -3,7 +3,6 @@ package galecrest.server.carsheet;
 import galecrest.core.gauge.GaugeRequest;
 import galecrest.core.gauge.WrongRequest;
 import galecrest.core.gauge.check.ClassCheckGauge;
-import galecrest.core.shop.Problem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
@@ -33,30 +32,33 @@ class ClassService {
     /** Puts the limits of a class in place of those that were there; each must be such that the gauge can check it. */
     @LeadOrManager
     void write(ClassRequest form) {
-        if (form.name().isBlank() || form.name().length() > LONGEST) {
+        String name = form.name() == null ? "" : form.name().strip();
+        List<ClassLimit> limits = form.limits() == null ? List.of() : form.limits();
+        if (name.isEmpty() || name.length() > LONGEST) {
             throw new ValidationException("name", "A class has a name of 1 to " + LONGEST + " letters.");
         }
-        if (!form.limits().isEmpty()) {
-            try {
-                new ClassCheckGauge()
-                        .answer(GaugeRequest.of(Map.of(
-                                "limits",
-                                form.limits().stream().map(ClassService::fields).toList())));
-            } catch (WrongRequest wrong) {
-                throw new ValidationException(wrong.problems().stream()
-                        .map(p -> new Problem(p.field(), p.message()))
-                        .toList());
-            }
+        if (!limits.isEmpty()) {
+            tryOut(limits);
         }
-        String name = form.name().strip();
         journal.judge(() -> {
             boolean there = classes.all().stream().anyMatch(c -> c.name().equals(name));
-            classes.write(name, form.limits());
-            if (form.limits().isEmpty()) {
+            classes.write(name, limits);
+            if (limits.isEmpty()) {
                 return there ? "took out the class " + name : null;
             }
             return "wrote down what the class " + name + " limits";
         });
+    }
+
+    /** Asks the gauge, so that a class holds nothing that it cannot check. */
+    private static void tryOut(List<ClassLimit> limits) {
+        try {
+            new ClassCheckGauge()
+                    .answer(GaugeRequest.of(Map.of(
+                            "limits", limits.stream().map(ClassService::fields).toList())));
+        } catch (WrongRequest wrong) {
+            throw new ValidationException(wrong.problems());
+        }
     }
 
     private static Map<String, Object> fields(ClassLimit limit) {

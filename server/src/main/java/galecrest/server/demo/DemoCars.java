@@ -67,6 +67,14 @@ final class DemoCars {
                 true,
                 hoursAgo(28),
                 null);
+        measured.felt(
+                car,
+                hoursAgo(55),
+                "airfield",
+                "H. Lindqvist-Oma",
+                "Turns in well to the left, pushes to the right.",
+                "weighed it; cross was 49.0 %");
+        measured.felt(car, hoursAgo(29), "airfield", "H. Lindqvist-Oma", "Even to both sides now.", "");
     }
 
     /** Quietly drifting to negative margin because of a part. */
@@ -95,12 +103,21 @@ final class DemoCars {
         record.needs(hose, works.get(10));
         shop.date(car, "Four hours of Crane Moor", Kind.EVENT, DemoShop.at(shop.saturday(1), 9), Gate.EVENT, 3);
         record.call(car, "Harbour Coatings", "the flange: which day, truly?", shop.at(0, 10));
+        measured.limits(
+                "Four hours, closed cars",
+                List.of(
+                        List.of("weight with driver", "mass", "980 kg", "", ""),
+                        List.of("rear overhang", "length", "", "900 mm", "5 mm"),
+                        List.of("width over the arches", "length", "", "1780 mm", ""),
+                        List.of("ride height", "length", "60 mm", "", "2 mm")));
         record.forNow(car, "road-car engine mounts, to find the height", "the race mounts are not back", Gate.ROLL_OUT);
     }
 
     /** Away at the tuner. */
     private void veskSpare() {
         String car = shop.build("5", "Vesk coupe", Body.COUPE, "team car", "spare for the 8", 1);
+        measured.weighed(
+                car, List.of("262.0", "258.5", "236.0", "239.5"), true, hoursAgo(420), "dampers in, springs changed");
         List<String> works = shop.work(car, "annual-refresh", "nut-and-bolt-week");
         done(works, 0, 13);
         String tuner = record.outwork(car, "Power runs and map", "quay", true, 60, 1, 1, 2, 60, 60, Gate.TUNER);

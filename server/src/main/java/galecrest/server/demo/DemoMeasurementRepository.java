@@ -76,6 +76,40 @@ class DemoMeasurementRepository {
                 .update();
     }
 
+    /** A note of the car's log. */
+    void felt(String build, Instant at, String place, String driver, String felt, String changed) {
+        db.sql("""
+                        insert into car_note (id, build_id, at, place, driver, felt, changed, by_name)
+                        values (:id, :build, :at, :place, :driver, :felt, :changed, 'Sef')""")
+                .param("id", NewId.next())
+                .param("build", build)
+                .param("at", Timestamp.from(at))
+                .param("place", place)
+                .param("driver", driver)
+                .param("felt", felt)
+                .param("changed", changed)
+                .update();
+    }
+
+    /** A class, each limit as measure, kind, least, most and tolerance. */
+    void limits(String name, List<List<String>> limits) {
+        for (int i = 0; i < limits.size(); i++) {
+            List<String> limit = limits.get(i);
+            db.sql("""
+                            insert into class_limit (id, class_name, position, measure, kind, least, most, tolerance)
+                            values (:id, :name, :position, :measure, :kind, :least, :most, :tolerance)""")
+                    .param("id", NewId.next())
+                    .param("name", name)
+                    .param("position", i)
+                    .param("measure", limit.get(0))
+                    .param("kind", limit.get(1))
+                    .param("least", limit.get(2))
+                    .param("most", limit.get(3))
+                    .param("tolerance", limit.get(4))
+                    .update();
+        }
+    }
+
     private String text(Map<String, Object> fields) {
         try {
             return json.writeValueAsString(fields);

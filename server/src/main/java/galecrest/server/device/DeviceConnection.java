@@ -25,6 +25,9 @@ import org.jspecify.annotations.Nullable;
 final class DeviceConnection {
     private static final int CONNECT_MILLIS = 2_000;
     private static final int SILENT_MILLIS = 2_000;
+    /** So long a fault is shown after the device has said it. */
+    private static final int FAULT_MILLIS = 5_000;
+
     private static final long UNWATCHED_SECONDS = 20;
     private static final int AGREE = 8;
     /** Within which a reading has come to rest, in SI: half a kilogramme, and a share of what it says of anything else. */
@@ -40,6 +43,7 @@ final class DeviceConnection {
     private @Nullable String problem;
     private @Nullable Socket socket;
     private long watchedAt;
+    private long faultAt;
 
     /** A reading as it stands. */
     record Reading(
@@ -91,6 +95,10 @@ final class DeviceConnection {
 
     /** What is wrong with the device as a whole, in words; null where nothing is. */
     synchronized @Nullable String problem() {
+        if (faultAt != 0 && since(faultAt) > FAULT_MILLIS) {
+            faultAt = 0;
+            problem = null;
+        }
         return problem;
     }
 
@@ -152,6 +160,7 @@ final class DeviceConnection {
     }
 
     private synchronized void trouble(@Nullable String said) {
+        faultAt = 0;
         problem = said;
         socket = null;
     }
@@ -178,6 +187,7 @@ final class DeviceConnection {
             simulated = hello.simulated();
         } else if (line instanceof DeviceLine.Fault fault) {
             problem = fault.said();
+            faultAt = System.nanoTime();
         } else if (line instanceof DeviceLine.Reading reading) {
             Channel channel = channels.get(reading.name());
             if (channel == null && channels.size() < MOST_READINGS) {

@@ -68,9 +68,9 @@ public class MeasurementService {
     /** Files what a gauge answers to a sheet; a sheet that it corrects is kept and no longer counts. */
     @AnyHand
     String file(String build, MeasurementRequest form) {
+        check(form);
         Gauge gauge = Gauges.named(form.gauge())
                 .orElseThrow(() -> new ValidationException("gauge", "There is no gauge \"" + form.gauge() + "\"."));
-        check(form);
         MeasurementRequest meant = form.withAsked(units.meant(form.asked()));
         GaugeAnswer answer = gauge.answer(GaugeRequest.of(meant.asked()));
         String value = gauge.headline(answer);
@@ -183,6 +183,9 @@ public class MeasurementService {
     }
 
     private static void check(MeasurementRequest form) {
+        if (form.asked() == null) {
+            throw new ValidationException("asked", "What was the gauge asked?");
+        }
         if (form.fuel() != null && !form.fuel().isBlank()) {
             try {
                 QuantityText.read(QuantityKind.VOLUME, form.fuel(), UnitSystem.METRIC);

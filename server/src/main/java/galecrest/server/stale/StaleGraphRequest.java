@@ -17,8 +17,18 @@ import org.jspecify.annotations.Nullable;
  * @param edition of what was looked at when it was changed
  */
 record StaleGraphRequest(String edition, List<ChangedCause> disturbances, Map<Measured, List<Measured>> moves) {
+    StaleGraphRequest(
+            @Nullable String edition,
+            @Nullable List<ChangedCause> disturbances,
+            @Nullable Map<Measured, List<Measured>> moves) {
+        this.edition = edition == null ? "" : edition;
+        this.disturbances = disturbances == null ? List.of() : disturbances;
+        this.moves = moves == null ? Map.of() : moves;
+    }
+
     /** A kind of work; without an id where it is new. */
-    record ChangedCause(@Nullable String id, String label, String words, List<Measured> first) {}
+    record ChangedCause(
+            @Nullable String id, @Nullable String label, @Nullable String words, @Nullable List<Measured> first) {}
 
     StaleGraph graph() {
         Map<Measured, Set<Measured>> all = new HashMap<>();
@@ -31,13 +41,17 @@ record StaleGraphRequest(String edition, List<ChangedCause> disturbances, Map<Me
                 disturbances.stream()
                         .map(c -> new Disturbance(
                                 c.id() == null || c.id().isBlank() ? NewId.next() : c.id(),
-                                c.label().strip(),
-                                Arrays.stream(c.words().split(","))
+                                said(c.label()),
+                                Arrays.stream(said(c.words()).split(","))
                                         .map(String::strip)
                                         .filter(w -> !w.isEmpty())
                                         .toList(),
-                                Set.copyOf(c.first())))
+                                c.first() == null ? Set.of() : Set.copyOf(c.first())))
                         .toList(),
                 all);
+    }
+
+    private static String said(@Nullable String text) {
+        return text == null ? "" : text.strip();
     }
 }
