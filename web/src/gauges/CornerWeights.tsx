@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { type Car } from '../api/board'
-import { type Fields, figure, type Sheet } from '../api/gauges'
+import { type Fields, type Figure, figure, type Sheet } from '../api/gauges'
 import { CarShell } from '../domain/CarOutline'
 import layout from '../ui/layout.module.css'
 import { EarlierSheets } from './EarlierSheets'
@@ -29,14 +29,11 @@ interface Form {
   pitch: string
   target: string
   tolerance: string
-  /** What it weighed last: pads that are far from it are mistaken. */
-  weighed: string
 }
 
 /** What is known of the car from the last sheet; a pad says something new each time. */
 function begin(log: Sheet[]): Form {
   const known = (log.find((s) => s.gauge === GAUGE && s.asked)?.asked ?? {}) as Fields
-  const total = figure(log.find((s) => s.gauge === GAUGE && !s.correctedBy)?.answered, 'total')
   const text = (field: string, other = '') => String(known[field] ?? other)
   const four = (field: string, other = '') => {
     const list = known[field] as string[] | undefined
@@ -51,18 +48,24 @@ function begin(log: Sheet[]): Form {
     pitch: text('pitch', '2 mm'),
     target: text('target', '50 %'),
     tolerance: text('tolerance', '0.3 %'),
-    weighed: total ? `${total.value} ${total.unit}` : '',
   }
 }
+
+/** What it weighed last, as it stands now with its driver or without: pads that are far from it are mistaken. */
+const weighed = (log: Sheet[], driverIn: boolean) =>
+  figure(log.find((s) => s.gauge === GAUGE && !s.correctedBy && s.driverIn === driverIn)?.answered, 'total')
 
 function bothSides(axles: ByAxle) {
   return [axles.front, axles.front, axles.rear || axles.front, axles.rear || axles.front]
 }
 
 /** What the gauge is asked; undefined while a pad says nothing. Turns need to know the car's springs. */
-function asked(form: Form): Fields | undefined {
+function asked(form: Form, weighed?: Figure): Fields | undefined {
   if (CORNERS.some((c) => !form.pads[c]?.trim())) return undefined
-  const fields: Fields = { pads: form.pads, ...(form.weighed && { 'known mass': form.weighed }) }
+  const fields: Fields = {
+    pads: form.pads,
+    ...(weighed && { 'known mass': `${weighed.value} ${weighed.unit}` }),
+  }
   if (!form.wheelbase.trim() || !form.rate.front.trim()) return fields
   return {
     ...fields,
@@ -86,8 +89,7 @@ interface Props {
 /** The car on four pads: what they say, what to turn, and what they will say then. */
 export function CornerWeights({ car, log, manages }: Props) {
   const [form, setForm] = useState(() => begin(log))
-  const request = asked(form)
-  const sheet = useSheet(car.id, GAUGE, request)
+  const sheet = useSheet(car.id, GAUGE, (state) => asked(form, weighed(log, state.driverIn)))
   const { answer, at } = sheet
   const change = (part: Partial<Form>) => {
     sheet.changed()

@@ -28,7 +28,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
   const known = () => knownOf(gauge.fields, log, gauge.name)
   const [values, setValues] = useState<Values>(known)
   const request = isEnough(gauge.fields, values) ? askedBy(gauge.fields, values) : undefined
-  const sheet = useSheet(car.id, gauge.name, request)
+  const sheet = useSheet(car.id, gauge.name, () => request)
   const set = (all: Values) => {
     sheet.changed()
     setValues(all)

@@ -24,8 +24,9 @@ export const stateOf = (sheet: Sheet): StateValues => ({
 })
 
 /** A sheet while it is filled in: what the gauge answers, what is wrong at which field, and its filing. */
-export function useSheet(build: string, gauge: string, request: Fields | undefined) {
+export function useSheet(build: string, gauge: string, ask: (state: StateValues) => Fields | undefined) {
   const [state, setState] = useState(STATE)
+  const request = ask(state)
   const [corrects, setCorrects] = useState<string>()
   const [wrong, setWrong] = useState<Problem[]>([])
   const { send, busy } = useSend()
