@@ -28,7 +28,10 @@ record StaleGraphRequest(String edition, List<ChangedCause> disturbances, Map<Me
 
     /** A kind of work; without an id where it is new. */
     record ChangedCause(
-            @Nullable String id, @Nullable String label, @Nullable String words, @Nullable List<Measured> first) {}
+            @Nullable String id,
+            @Nullable String label,
+            @Nullable String words,
+            @Nullable List<Measured> first) {}
 
     StaleGraph graph() {
         Map<Measured, Set<Measured>> all = new HashMap<>();

@@ -92,7 +92,9 @@ class CheckGaugesTest {
             int measured = random.nextInt(1_200);
             String judged = judged(limit(least + " mm", most + " mm", tolerance + " mm", measured + " mm"));
             boolean met = measured >= least - tolerance && measured <= most + tolerance;
-            assertThat(judged.equals("met")).as("%d in %d to %d ± %d", measured, least, most, tolerance).isEqualTo(met);
+            assertThat(judged.equals("met"))
+                    .as("%d in %d to %d ± %d", measured, least, most, tolerance)
+                    .isEqualTo(met);
         }
     }
 
@@ -132,9 +134,7 @@ class CheckGaugesTest {
             GaugeAnswer answer = answer(
                     new TyrePressuresGauge(),
                     Map.of("pressures", bar, "temperature", cold + " °C", "hot", hot + " °C"));
-            double then = ((GaugeAnswer.Figure)
-                            ((Map<?, ?>) answer.values().get("when hot")).get("left rear"))
-                    .value();
+            double then = ((GaugeAnswer.Figure) ((Map<?, ?>) answer.values().get("when hot")).get("left rear")).value();
             assertThat((then + 1.01325) / (hot + 273.15)).isCloseTo((bar + 1.01325) / (cold + 273.15), within(1e-6));
         }
         refused(new TyrePressuresGauge(), Map.of("pressures", "2 bar", "hot", "80 °C"), "temperature", "is needed");
