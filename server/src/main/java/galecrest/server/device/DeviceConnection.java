@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class DeviceConnection {
     private static final int CONNECT_MILLIS = 2_000;
-    private static final int SILENT_MILLIS = 2_000;
+    private static final int AGAIN_MILLIS = 500;
     /** So long a fault is shown after the device has said it. */
     private static final int FAULT_MILLIS = 5_000;
 
@@ -37,6 +37,7 @@ final class DeviceConnection {
     private static final int MOST_READINGS = 64;
 
     private final InetSocketAddress address;
+    private final int silentMillis;
     private final Map<String, Channel> channels = new LinkedHashMap<>();
     private boolean running;
     private boolean simulated;
@@ -62,8 +63,14 @@ final class DeviceConnection {
         }
     }
 
-    DeviceConnection(String host, int port) {
+    /**
+     * A device that nobody listens to yet.
+     *
+     * @param silentMillis how long nothing may be heard of a reading before it counts as silent
+     */
+    DeviceConnection(String host, int port, int silentMillis) {
         address = new InetSocketAddress(host, port);
+        this.silentMillis = silentMillis;
     }
 
     /** What it says now; begins to listen where it did not. */
@@ -77,7 +84,7 @@ final class DeviceConnection {
         }
         List<Reading> all = new ArrayList<>();
         channels.forEach((name, channel) -> {
-            boolean silent = since(channel.heardAt) > SILENT_MILLIS;
+            boolean silent = since(channel.heardAt) > silentMillis;
             all.add(new Reading(
                     name,
                     channel.kind,
@@ -134,7 +141,7 @@ final class DeviceConnection {
         while (!unwatched()) {
             try (Socket to = new Socket()) {
                 to.connect(address, CONNECT_MILLIS);
-                to.setSoTimeout(SILENT_MILLIS);
+                to.setSoTimeout(silentMillis);
                 synchronized (this) {
                     socket = to;
                     problem = null;
@@ -153,7 +160,7 @@ final class DeviceConnection {
 
     private static void pause() {
         try {
-            TimeUnit.MILLISECONDS.sleep(SILENT_MILLIS / 4);
+            TimeUnit.MILLISECONDS.sleep(AGAIN_MILLIS);
         } catch (InterruptedException end) {
             Thread.currentThread().interrupt();
         }

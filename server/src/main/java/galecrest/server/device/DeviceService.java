@@ -29,7 +29,8 @@ import org.springframework.stereotype.Service;
  */
 @Service
 class DeviceService {
-    private static final List<String> KINDS = List.of("pads", "weather", "logger");
+    /** The kinds, and how long each may say nothing before it counts as silent, ms: a weather station speaks seldom. */
+    private static final Map<String, Integer> SILENT_MILLIS = Map.of("pads", 2_000, "weather", 90_000, "logger", 5_000);
     /** The simulated car on the pads: its cross is too low. */
     private static final double[] LOADS = {121.5, 114, 168.5, 173};
 
@@ -37,14 +38,14 @@ class DeviceService {
     private final List<StandInServer> own = new ArrayList<>();
 
     DeviceService(Environment environment, @Value("${galecrest.stand-ins:false}") boolean standIns) {
-        for (String kind : KINDS) {
+        for (String kind : SILENT_MILLIS.keySet()) {
             String address = environment.getProperty("galecrest.device." + kind, "");
             if (!address.isBlank()) {
                 joined.put(kind, at(kind, address.strip()));
             } else if (standIns) {
                 StandInServer server = new StandInServer(model(kind), 0);
                 own.add(server);
-                joined.put(kind, new DeviceConnection("127.0.0.1", server.port()));
+                joined.put(kind, new DeviceConnection("127.0.0.1", server.port(), SILENT_MILLIS.get(kind)));
             }
         }
     }
@@ -60,7 +61,10 @@ class DeviceService {
     private static DeviceConnection at(String kind, String address) {
         int colon = address.lastIndexOf(':');
         try {
-            return new DeviceConnection(address.substring(0, colon), Integer.parseInt(address.substring(colon + 1)));
+            return new DeviceConnection(
+                    address.substring(0, colon),
+                    Integer.parseInt(address.substring(colon + 1)),
+                    SILENT_MILLIS.get(kind));
         } catch (NumberFormatException | IndexOutOfBoundsException wrong) {
             throw new IllegalStateException(
                     "galecrest.device." + kind + " is \"" + address + "\" and should be like 127.0.0.1:7071.", wrong);

@@ -96,7 +96,7 @@ class DeviceTest extends ServerTest {
                 }
             });
             other.start();
-            DeviceConnection connection = new DeviceConnection("127.0.0.1", door.getLocalPort());
+            DeviceConnection connection = new DeviceConnection("127.0.0.1", door.getLocalPort(), 2_000);
             await(() -> {
                 connection.watch();
                 return connection.problem() != null;
@@ -107,7 +107,7 @@ class DeviceTest extends ServerTest {
         try (ServerSocket door = new ServerSocket(0)) {
             free = door.getLocalPort();
         }
-        DeviceConnection gone = new DeviceConnection("127.0.0.1", free);
+        DeviceConnection gone = new DeviceConnection("127.0.0.1", free, 2_000);
         await(() -> {
             gone.watch();
             return gone.problem() != null;
@@ -133,7 +133,7 @@ class DeviceTest extends ServerTest {
                 }
             });
             other.start();
-            DeviceConnection connection = new DeviceConnection("127.0.0.1", door.getLocalPort());
+            DeviceConnection connection = new DeviceConnection("127.0.0.1", door.getLocalPort(), 2_000);
             await(() -> !connection.watch().isEmpty());
             assertThat(connection.watch())
                     .singleElement()
@@ -145,7 +145,7 @@ class DeviceTest extends ServerTest {
     void severalListenAtOnceAndThePortIsThisMachinesAlone() throws Exception {
         try (StandInServer server = new StandInServer(new PadsModel(new double[] {100, 100, 100, 100}, 4), 0)) {
             List<DeviceConnection> all = List.of(
-                    new DeviceConnection("127.0.0.1", server.port()), new DeviceConnection("127.0.0.1", server.port()));
+                    new DeviceConnection("127.0.0.1", server.port(), 2_000), new DeviceConnection("127.0.0.1", server.port(), 2_000));
             for (DeviceConnection one : all) {
                 await(() -> one.watch().size() == 4
                         && one.watch().stream().allMatch(r -> r.steady().isPresent()));
