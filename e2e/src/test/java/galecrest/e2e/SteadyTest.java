@@ -113,10 +113,10 @@ class SteadyTest extends BrowserTest {
         Locator sheet = region(mara, "Car sheet");
         assertThat(sheet).containsText("Misses Rolling road session");
         offer.getByText("Take it").click();
-        assertThat(sheet).not().containsText("Misses Rolling road session");
+        assertThat(sheet).not().containsText("Misses Rolling road session", patiently());
         assertThat(offer).isHidden();
         mara.keyboard().press("Control+z");
-        assertThat(sheet).containsText("Misses Rolling road session");
+        assertThat(sheet).containsText("Misses Rolling road session", patiently());
     }
 
     @Test
