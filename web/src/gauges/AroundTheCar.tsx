@@ -48,7 +48,7 @@ export function AroundTheCar({ car, fields, values, set, at, answer }: Props) {
               <Button
                 key={f.name}
                 variant="default"
-                size="compact-xs"
+                size="compact-sm"
                 onClick={() => setAsked((all) => [...all, f.name])}
               >
                 {f.label}

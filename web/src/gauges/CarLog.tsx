@@ -131,7 +131,7 @@ function OneNote({ car, note, at }: { car: Car; note: Note; at: string }) {
         </span>
         <Button
           variant="subtle"
-          size="compact-xs"
+          size="compact-sm"
           loading={busy}
           onClick={() =>
             void send(() =>

@@ -114,12 +114,12 @@ function SheetActions({
   return (
     <div className={layout.row}>
       {sheet.asked && (
-        <Button variant="subtle" size="compact-xs" onClick={() => onCorrect(sheet)}>
+        <Button variant="subtle" size="compact-sm" onClick={() => onCorrect(sheet)}>
           Correct
         </Button>
       )}
       {manages && (
-        <Button variant="subtle" size="compact-xs" loading={busy} onClick={() => show(!sheet.shown)}>
+        <Button variant="subtle" size="compact-sm" loading={busy} onClick={() => show(!sheet.shown)}>
           {sheet.shown ? 'Customer sees it: take back' : 'Show the customer'}
         </Button>
       )}
@@ -130,7 +130,7 @@ function SheetActions({
         }}
       >
         {(props) => (
-          <Button {...props} variant="subtle" size="compact-xs" loading={busy}>
+          <Button {...props} variant="subtle" size="compact-sm" loading={busy}>
             Photo
           </Button>
         )}

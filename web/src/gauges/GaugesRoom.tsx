@@ -133,7 +133,7 @@ function Paper({ car, manages }: { car: Car; manages: boolean }) {
       {manages && (
         <FileButton accept=".csv,text/csv" onChange={takeIn}>
           {(props) => (
-            <Button {...props} variant="default" size="compact-xs" loading={busy}>
+            <Button {...props} variant="default" size="compact-sm" loading={busy}>
               Take a CSV in
             </Button>
           )}

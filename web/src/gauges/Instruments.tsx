@@ -81,7 +81,7 @@ export function Instruments() {
                 <Button
                   key={what}
                   variant="default"
-                  size="compact-xs"
+                  size="compact-sm"
                   disabled={busy}
                   onClick={() => void send(() => simulate('logger', what))}
                 >

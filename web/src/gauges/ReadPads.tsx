@@ -109,22 +109,22 @@ export function StandInPads({
       <div className={css.chips}>
         <Button
           variant="default"
-          size="compact-xs"
+          size="compact-sm"
           disabled={busy || raised.some((r) => r === undefined)}
           onClick={() => tell(`raise ${raised.map((r) => r?.toFixed(4)).join(' ')}`)}
         >
           Turn the perches as said
         </Button>
-        <Button variant="default" size="compact-xs" disabled={busy} onClick={() => tell('settle')}>
+        <Button variant="default" size="compact-sm" disabled={busy} onClick={() => tell('settle')}>
           Bounce the car
         </Button>
-        <Button variant="default" size="compact-xs" disabled={busy} onClick={() => stand(movedOn(standing))}>
+        <Button variant="default" size="compact-sm" disabled={busy} onClick={() => stand(movedOn(standing))}>
           Move the pads on by one corner
         </Button>
-        <Button variant="default" size="compact-xs" disabled={busy} onClick={() => tell('silent C')}>
+        <Button variant="default" size="compact-sm" disabled={busy} onClick={() => tell('silent C')}>
           Unplug pad C
         </Button>
-        <Button variant="default" size="compact-xs" disabled={busy} onClick={() => tell('well')}>
+        <Button variant="default" size="compact-sm" disabled={busy} onClick={() => tell('well')}>
           Plug all in
         </Button>
       </div>

@@ -16,7 +16,7 @@ export function RoomTemperature({ onRead }: { onRead: (said: string) => void }) 
   }, [said])
   return (
     <div>
-      <Button variant="default" size="compact-xs" loading={asking && !none} onClick={() => setAsking(true)}>
+      <Button variant="default" size="compact-sm" loading={asking && !none} onClick={() => setAsking(true)}>
         Temperature of the room
       </Button>
       {none && <span className="small soft"> No weather station is joined.</span>}

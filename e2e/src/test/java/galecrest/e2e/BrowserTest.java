@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import galecrest.server.Galecrest;
@@ -44,6 +45,8 @@ abstract class BrowserTest {
             "--disable-component-update",
             "--disable-sync");
 
+    private static final double PATIENCE_MILLIS = 20_000;
+
     private static Playwright playwright;
     private static Browser browser;
 
@@ -64,6 +67,8 @@ abstract class BrowserTest {
 
     @BeforeAll
     static void openBrowser() {
+        // Two browsers and two servers share a small machine: what is waited for may come late, but it must come.
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright

@@ -145,7 +145,8 @@ class DeviceTest extends ServerTest {
     void severalListenAtOnceAndThePortIsThisMachinesAlone() throws Exception {
         try (StandInServer server = new StandInServer(new PadsModel(new double[] {100, 100, 100, 100}, 4), 0)) {
             List<DeviceConnection> all = List.of(
-                    new DeviceConnection("127.0.0.1", server.port(), 2_000), new DeviceConnection("127.0.0.1", server.port(), 2_000));
+                    new DeviceConnection("127.0.0.1", server.port(), 2_000),
+                    new DeviceConnection("127.0.0.1", server.port(), 2_000));
             for (DeviceConnection one : all) {
                 await(() -> one.watch().size() == 4
                         && one.watch().stream().allMatch(r -> r.steady().isPresent()));
