@@ -17,7 +17,9 @@ import java.util.stream.Collectors;
  * that is shut in, over vacuum, go with the temperature (Gay-Lussac).
  */
 public final class TyrePressuresGauge implements Gauge {
+    /** Standard atmosphere, Pa (ISO 2533). */
     private static final double ATMOSPHERE = 101_325;
+    /** Pa; what a hand gauge repeats: common practice. */
     private static final double TOLERANCE = 2_000;
 
     @Override
