@@ -38,3 +38,7 @@ export function useSimulated(): boolean {
 /** Tells a stand-in what to simulate. */
 export const simulate = (kind: string, what: string) =>
   dataOf(client.POST('/api/devices/{kind}/simulate', { params: { path: { kind } }, body: { what } }))
+
+/** Nulls a device, with nothing on it. */
+export const zero = (kind: string) =>
+  dataOf(client.POST('/api/devices/{kind}/zero', { params: { path: { kind } } }))

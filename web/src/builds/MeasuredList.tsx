@@ -22,6 +22,7 @@ export function MeasuredList({ car }: { car: Car }) {
             {when(m.at, board.now, board.zone)}, {m.by}
           </span>
           {m.staleBecause && <span className="hot"> stale: {m.staleBecause}</span>}
+          {m.missed && <span className="hot"> not as it should be</span>}
         </div>
       ))}
     </section>

@@ -10,10 +10,15 @@ interface Props {
   values: Values
   set: (values: Values) => void
   manages: boolean
+  /** What the car weighed last; empty where it never was. */
+  weighed: string
 }
 
-/** Takes the limits of a class that was entered once; what was measured of a line that stays the same is kept. */
-export function ClassPicker({ values, set, manages }: Props) {
+/**
+ * Takes the limits of a class that was entered once; what was measured of a line that stays the same is kept, and a least
+ * weight begins with what the car weighed last.
+ */
+export function ClassPicker({ values, set, manages, weighed }: Props) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const classes = useQuery({
@@ -31,7 +36,7 @@ export function ClassPicker({ values, set, manages }: Props) {
       class: picked,
       limits: limits.map((l): Values => ({
         ...l,
-        measured: before.find((b) => b.measure === l.measure)?.measured ?? '',
+        measured: before.find((b) => b.measure === l.measure)?.measured || (l.kind === 'mass' ? weighed : ''),
       })),
     })
   }

@@ -14,7 +14,7 @@ import { PadCheckReader } from './PadCheckReader'
 import { RoomTemperature } from './RoomTemperature'
 import { State } from './SheetFields'
 import { useSheet } from './useSheet'
-import { askedBy, isEnough, knownOf, rowsOf, type Values, valuesOf } from './values'
+import { askedBy, isEnough, knownOf, lastSaid, rowsOf, type Values, valuesOf } from './values'
 
 interface Props {
   car: Car
@@ -62,7 +62,9 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
               answer={sheet.answer}
             />
           )}
-          {gauge.name === 'class-check' && <ClassPicker values={values} set={set} manages={manages} />}
+          {gauge.name === 'class-check' && (
+            <ClassPicker values={values} set={set} manages={manages} weighed={weighed(log)} />
+          )}
           {gauge.name === 'pad-check' && (
             <PadCheckReader
               onRead={(rows) => set({ ...values, corners: merged(rowsOf(values, 'corners'), rows) })}
@@ -119,6 +121,9 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
 
 /** What was read first, and what is read once the pads were moved on, in the same rows. */
 const merged = (rows: Values[], read: Values[]) => read.map((row, i) => ({ ...rows[i], ...row }))
+
+/** What it weighed last, for the least weight of a class. */
+const weighed = (log: Sheet[]) => lastSaid(log, 'corner-weights', 'total') ?? ''
 
 /** The first figure of a gauge is the one that is followed from sheet to sheet. */
 function trend(log: Sheet[], gauge: string) {

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useEffect, useState } from 'react'
-import { type Device, type Reading, simulate, useDevice, useSimulated } from '../api/devices'
+import { type Device, type Reading, simulate, useDevice, useSimulated, zero } from '../api/devices'
 import { type Fields, figure } from '../api/gauges'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
@@ -8,6 +8,8 @@ import css from './gauges.module.css'
 import { CORNERS, LISTED } from './values'
 
 const FRESH_MILLIS = 700
+/** More than a pad drifts, less than anything that is weighed on it. */
+const EMPTY_KG = 10
 
 /** Which pad stands at which corner, as they are put down first. */
 export const STANDING: Record<string, string> = {
@@ -68,11 +70,26 @@ interface PanelProps {
 
 /** Begins and ends the reading, and says what is wrong with the pads as a whole. */
 export function PadsPanel({ device, none, reading, setReading }: PanelProps) {
+  const { send, busy } = useSend()
+  // What stands on a pad would be taken for nought.
+  const loaded = device?.readings.some((r) => (r.now?.value ?? 0) > EMPTY_KG)
   return (
     <div className={layout.row}>
       <Button variant="default" size="compact-sm" onClick={() => setReading(!reading)}>
         {reading ? 'Stop reading' : 'Read the pads'}
       </Button>
+      {reading && !none && (
+        <Button
+          variant="default"
+          size="compact-sm"
+          loading={busy}
+          disabled={!device || loaded}
+          title={loaded ? 'Something stands on them: they are nulled empty.' : undefined}
+          onClick={() => void send(() => zero('pads'))}
+        >
+          Null the empty pads
+        </Button>
+      )}
       <span className="small soft" aria-live="polite">
         {none
           ? 'No pads are joined; type what they say.'
@@ -120,6 +137,17 @@ export function StandInPads({
         </Button>
         <Button variant="default" size="compact-sm" disabled={busy} onClick={() => stand(movedOn(standing))}>
           Move the pads on by one corner
+        </Button>
+        <Button variant="default" size="compact-sm" disabled={busy} onClick={() => tell('load 0 0 0 0')}>
+          Roll the car off
+        </Button>
+        <Button
+          variant="default"
+          size="compact-sm"
+          disabled={busy}
+          onClick={() => tell('load 121.5 114 168.5 173')}
+        >
+          Roll it on again
         </Button>
         <Button variant="default" size="compact-sm" disabled={busy} onClick={() => tell('silent C')}>
           Unplug pad C

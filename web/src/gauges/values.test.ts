@@ -94,4 +94,21 @@ describe('what is known of a car', () => {
     expect(knownOf(fields, sheets, 'corner-weights')).toEqual({ target: '50 %', wheelbase: '2400 mm' })
     expect(knownOf(fields, sheets, 'strings')).toEqual({ target: '0.1°', wheelbase: '2400 mm' })
   })
+
+  it('begins with the figures of another gauge, and never with a corrected one', () => {
+    const mass = field('mass', 'QUANTITY', { last: { gauge: 'corner-weights', figure: 'total' } })
+    const fields = [mass, field('base', 'PART', { known: true, columns: [mass] })]
+    const weighed = (value: number, correctedBy?: string) => ({
+      gauge: 'corner-weights',
+      answered: { total: { value, unit: 'kg', said: '' } },
+      correctedBy,
+    })
+    expect(knownOf(fields, [weighed(577)], 'mass-ledger')).toEqual({
+      mass: '577 kg',
+      base: { mass: '577 kg' },
+    })
+    expect(knownOf(fields, [weighed(5770, 'x'), weighed(577)], 'mass-ledger').mass).toBe('577 kg')
+    const own = { gauge: 'mass-ledger', asked: { base: { mass: '570 kg' } } }
+    expect(knownOf(fields, [weighed(577), own], 'mass-ledger').base).toEqual({ mass: '570 kg' })
+  })
 })

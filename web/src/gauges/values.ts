@@ -1,4 +1,4 @@
-import { type Fields, type GaugeField } from '../api/gauges'
+import { type Fields, figure, type GaugeField } from '../api/gauges'
 
 /** What stands in a form: texts as people write them, yes or no, and parts and rows of these. */
 export type Value = string | boolean | Values | Values[]
@@ -95,12 +95,18 @@ export function cornersOf(said: unknown): Values {
   return Object.fromEntries(LISTED.map((c) => [c, String(said)]))
 }
 
-/** What is true of the car from sheet to sheet: of the last sheet of this gauge, else of any that knows a field. */
-export function knownOf(
-  fields: GaugeField[],
-  sheets: { gauge: string; asked?: unknown }[],
-  gauge: string,
-): Values {
+interface Filed {
+  gauge: string
+  asked?: unknown
+  answered?: unknown
+  correctedBy?: string
+}
+
+/**
+ * What a new sheet begins with: what is true of the car from sheet to sheet, of the last sheet of this gauge, else of any
+ * that knows a field; and the figures of other gauges' last sheets.
+ */
+export function knownOf(fields: GaugeField[], sheets: Filed[], gauge: string): Values {
   const known = fields.filter((f) => f.known)
   const values: Values = {}
   const own = sheets.filter((s) => s.gauge === gauge)
@@ -112,7 +118,28 @@ export function knownOf(
     )
     Object.assign(values, its)
   }
+  return { ...lastOf(fields, sheets), ...values }
+}
+
+/** The figures that fields take over from other gauges' last sheets. */
+function lastOf(fields: GaugeField[], sheets: Filed[]): Values {
+  const values: Values = {}
+  for (const field of fields) {
+    const said = field.last && lastSaid(sheets, field.last.gauge, field.last.figure)
+    if (said) values[field.name] = said
+    else if (field.type === 'PART') {
+      const part = lastOf(field.columns, sheets)
+      if (Object.keys(part).length) values[field.name] = part
+    }
+  }
   return values
+}
+
+/** A figure of a gauge's last sheet, as a form takes it; undefined where there is none. */
+export function lastSaid(sheets: Filed[], gauge: string, name: string): string | undefined {
+  const sheet = sheets.find((s) => s.gauge === gauge && s.answered && !s.correctedBy)
+  const found = figure(sheet?.answered as Fields | undefined, name)
+  return found && `${found.value} ${found.unit}`
 }
 
 /** What means the same on every sheet. */

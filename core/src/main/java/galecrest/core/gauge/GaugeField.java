@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param hint what to write, or how it is measured; may be empty
  * @param choices what a choice is made of
  * @param columns the fields of a row, of a part, or of each wheel
+ * @param last the figure of another gauge's last sheet that a new sheet begins with
  */
 public record GaugeField(
         String name,
@@ -25,7 +26,11 @@ public record GaugeField(
         boolean known,
         String hint,
         List<String> choices,
-        List<GaugeField> columns) {
+        List<GaugeField> columns,
+        Optional<LastFigure> last) {
+    /** A figure of a gauge's answer. */
+    public record LastFigure(String gauge, String figure) {}
+
     /** What a field holds. */
     public enum Type {
         QUANTITY,
@@ -51,7 +56,8 @@ public record GaugeField(
 
     private static GaugeField of(String name, Type type, List<GaugeField> columns) {
         String label = name.isEmpty() ? "" : Character.toUpperCase(name.charAt(0)) + name.substring(1);
-        return new GaugeField(name, label, type, Optional.empty(), false, false, "", List.of(), columns);
+        return new GaugeField(
+                name, label, type, Optional.empty(), false, false, "", List.of(), columns, Optional.empty());
     }
 
     private static GaugeField of(String name, Type type, QuantityKind kind) {
@@ -81,7 +87,8 @@ public record GaugeField(
     /** One of some; the first where nothing is said. */
     public static GaugeField choice(String name, String... choices) {
         GaugeField f = of(name, Type.CHOICE, List.of());
-        return new GaugeField(f.name, f.label, f.type, f.kind, f.needed, f.known, f.hint, List.of(choices), f.columns);
+        return new GaugeField(
+                f.name, f.label, f.type, f.kind, f.needed, f.known, f.hint, List.of(choices), f.columns, f.last);
     }
 
     public static GaugeField rows(String name, GaugeField... columns) {
@@ -97,26 +104,41 @@ public record GaugeField(
     }
 
     private GaugeField with(QuantityKind of) {
-        return new GaugeField(name, label, type, Optional.of(of), needed, known, hint, choices, columns);
+        return new GaugeField(name, label, type, Optional.of(of), needed, known, hint, choices, columns, last);
     }
 
     /** The same, without which there is no answer. */
     public GaugeField must() {
-        return new GaugeField(name, label, type, kind, true, known, hint, choices, columns);
+        return new GaugeField(name, label, type, kind, true, known, hint, choices, columns, last);
     }
 
     /** The same, true of the car from sheet to sheet. */
     public GaugeField ofTheCar() {
-        return new GaugeField(name, label, type, kind, needed, true, hint, choices, columns);
+        return new GaugeField(name, label, type, kind, needed, true, hint, choices, columns, last);
     }
 
     /** The same with what to write, or how it is measured. */
     public GaugeField hint(String text) {
-        return new GaugeField(name, label, type, kind, needed, known, text, choices, columns);
+        return new GaugeField(name, label, type, kind, needed, known, text, choices, columns, last);
     }
 
     /** The same under another word. */
     public GaugeField called(String other) {
-        return new GaugeField(name, other, type, kind, needed, known, hint, choices, columns);
+        return new GaugeField(name, other, type, kind, needed, known, hint, choices, columns, last);
+    }
+
+    /** The same, beginning with that figure of the other gauge's last sheet. */
+    public GaugeField from(String gauge, String figure) {
+        return new GaugeField(
+                name,
+                label,
+                type,
+                kind,
+                needed,
+                known,
+                hint,
+                choices,
+                columns,
+                Optional.of(new LastFigure(gauge, figure)));
     }
 }

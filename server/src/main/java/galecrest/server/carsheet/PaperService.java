@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,9 @@ import org.springframework.stereotype.Service;
 /** The sheets that hang on the car: legible in black and white, with room to write. */
 @Service
 class PaperService {
+    /** What helps while the perches are turned and says nothing of the car. */
+    private static final Set<String> ON_SCREEN = Set.of("exact turns", "raise", "height change");
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy HH:mm", Locale.ENGLISH);
     private static final int BLANK_ROWS = 14;
 
@@ -95,7 +99,9 @@ class PaperService {
         }
         List<List<String>> rows = new ArrayList<>();
         m.answered().forEach((field, value) -> {
-            if (value instanceof Map<?, ?> four && four.containsKey(Corner.NAMES.get(0))) {
+            if (!ON_SCREEN.contains(field)
+                    && value instanceof Map<?, ?> four
+                    && four.containsKey(Corner.NAMES.get(0))) {
                 rows.add(Stream.concat(Stream.of(field), Corner.NAMES.stream().map(c -> said(four.get(c))))
                         .toList());
             }

@@ -2,6 +2,7 @@ package galecrest.server.gauge;
 
 import galecrest.core.gauge.GaugeField;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** A field of a gauge's form; see {@link GaugeField}. */
 record GaugeFieldResponse(
@@ -12,7 +13,8 @@ record GaugeFieldResponse(
         boolean known,
         String hint,
         List<String> choices,
-        List<GaugeFieldResponse> columns) {
+        List<GaugeFieldResponse> columns,
+        GaugeField.@Nullable LastFigure last) {
     static GaugeFieldResponse of(GaugeField field) {
         return new GaugeFieldResponse(
                 field.name(),
@@ -22,6 +24,7 @@ record GaugeFieldResponse(
                 field.known(),
                 field.hint(),
                 field.choices(),
-                field.columns().stream().map(GaugeFieldResponse::of).toList());
+                field.columns().stream().map(GaugeFieldResponse::of).toList(),
+                field.last().orElse(null));
     }
 }

@@ -118,11 +118,19 @@ public final class CornerWeightsGauge implements Gauge {
                         "verdict",
                         String.format(
                                 Locale.ROOT,
-                                "Cross %.1f %%, wanted %.1f ± %.1f %%: %s.",
-                                100 * weights.cross(),
+                                "Cross %s %%, wanted %.1f ± %.1f %%: %s.",
+                                judged(weights.cross(), target, tolerance),
                                 100 * target,
                                 100 * tolerance,
                                 within ? "within tolerance" : weights.cross() < target ? "too low" : "too high"));
+    }
+
+    /** The cross in percent, with a digit more where one alone would put it on the other side of its tolerance. */
+    private static String judged(double cross, double target, double tolerance) {
+        String one = String.format(Locale.ROOT, "%.1f", 100 * cross);
+        boolean within = Math.abs(cross - target) <= tolerance;
+        boolean asShown = Math.abs(Double.parseDouble(one) - 100 * target) <= 100 * tolerance + 1e-9;
+        return within == asShown ? one : String.format(Locale.ROOT, "%.2f", 100 * cross);
     }
 
     private static void turns(GaugeAnswer answer, PerchSolver solver, double target, double tolerance) {

@@ -33,8 +33,8 @@ public final class MassLedgerGauge implements Gauge {
                 GaugeField.quantity("wheelbase", LENGTH).must().ofTheCar(),
                 GaugeField.part(
                                 "last weighed",
-                                GaugeField.quantity("mass", MASS).must(),
-                                GaugeField.quantity("front", SHARE).must())
+                                GaugeField.quantity("mass", MASS).must().from("corner-weights", "total"),
+                                GaugeField.quantity("front", SHARE).must().from("corner-weights", "front"))
                         .must()
                         .ofTheCar(),
                 GaugeField.rows(
@@ -45,8 +45,10 @@ public final class MassLedgerGauge implements Gauge {
                                 GaugeField.flag("removed"))
                         .ofTheCar()
                         .called("Fitted and removed since"),
-                GaugeField.quantity("scales", MASS).called("The scales say"),
-                GaugeField.quantity("scales front", SHARE).called("and in front"));
+                GaugeField.quantity("scales", MASS).called("The scales say").from("corner-weights", "total"),
+                GaugeField.quantity("scales front", SHARE)
+                        .called("and in front")
+                        .from("corner-weights", "front"));
     }
 
     @Override

@@ -119,7 +119,9 @@ public final class ClassCheckGauge implements Gauge {
             String from = Double.isNaN(least) ? "" : "at least " + QuantityText.say(kind, least, request.system());
             String to = Double.isNaN(most) ? "" : "at most " + QuantityText.say(kind, most, request.system());
             String both = from.isEmpty() || to.isEmpty() ? from + to : from + ", " + to;
-            return tolerance == 0 ? both : both + ", ± " + QuantityText.say(kind, tolerance, request.system());
+            return tolerance == 0
+                    ? both
+                    : both + ", " + QuantityText.say(kind, tolerance, request.system()) + " more allowed";
         }
     }
 
