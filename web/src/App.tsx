@@ -11,6 +11,7 @@ import { ShopRoom } from './shop/ShopRoom'
 import { CustomerPage } from './customer/CustomerPage'
 import { DeskRoom } from './desk/DeskRoom'
 import { GaugesRoom } from './gauges/GaugesRoom'
+import { RollOutRoom } from './rollout/RollOutRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
 import { OfferLine } from './domain/OnOffer'
 import { Frame } from './ui/Frame'
@@ -61,6 +62,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
           <Route path="/desk" element={<DeskRoom account={account} />} />
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
           <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
+          <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
           <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
           <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
           <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />

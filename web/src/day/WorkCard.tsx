@@ -59,7 +59,8 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
       )}
       {now && (
         <div className={layout.belowThin}>
-          <Link to={`/gauges/${work.buildId}`}>Measure at the car</Link>
+          <Link to={`/gauges/${work.buildId}`}>Measure at the car</Link>{' '}
+          <Link to={`/rollout/${work.buildId}`}>Roll-out</Link>
         </div>
       )}
       {work.kind === 'JOB' && (

@@ -1,11 +1,12 @@
 import { Button, FileButton } from '@mantine/core'
 import { useState } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas, upload } from '../api/client'
 import { type Gauge, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
+import { CarHead } from '../domain/CarHead'
 import { GateLine } from '../domain/GateLine'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
@@ -30,7 +31,6 @@ const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${ga
 export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
   const { board, car: cars } = useBoard()
   const { id, gauge } = useParams()
-  const navigate = useNavigate()
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked))
   if (!car) {
     return (
@@ -47,23 +47,7 @@ export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
   }
   return (
     <>
-      <div className="room-head">
-        <span className={`number ${css.number}`}>{car.number || '—'}</span>
-        <h1>{car.name}</h1>
-        <span className={`no-print ${layout.push}`}>
-          <select
-            aria-label="Car"
-            value={car.id}
-            onChange={(e) => navigate(address(e.currentTarget.value, gauge))}
-          >
-            {board.cars.map((c) => (
-              <option key={c.id} value={c.id}>
-                {`${c.number} ${c.name}`.trim()}
-              </option>
-            ))}
-          </select>
-        </span>
-      </div>
+      <CarHead car={car} address={(c) => address(c, gauge)} />
       <Measured key={car.id} car={car} gauge={gauge ?? FIRST} manages={account.role !== 'HAND'} />
     </>
   )

@@ -43,6 +43,13 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         keywords: [c.customer, 'car', 'build'],
         onClick: () => navigate(account.role === 'HAND' ? `/build/${c.id}` : `/walk?car=${c.id}`),
       })),
+      ...board.cars.map((c) => ({
+        id: `rollout ${c.id}`,
+        label: `Roll-out and gates of ${`${c.number} ${c.name}`.trim()}`,
+        description: 'roll-out',
+        keywords: ['gate', 'first fire', 'step'],
+        onClick: () => navigate(`/rollout/${c.id}`),
+      })),
       ...gauges.map((g) => ({
         id: `gauge ${g.name}`,
         label: g.title,

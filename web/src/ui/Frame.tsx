@@ -17,12 +17,13 @@ const ROOMS = [
   { key: 'D', name: 'Desk', path: '/desk' },
   { key: 'B', name: 'Build', path: '/build' },
   { key: 'G', name: 'Gauges', path: '/gauges' },
+  { key: 'R', name: 'Roll-out', path: '/rollout' },
   { key: 'L', name: 'Ledger', path: '/ledger' },
   { key: 'S', name: 'Shop', path: '/shop' },
 ]
 
 const KEYS: [string, string][] = [
-  ['W P D B G L S', 'go to Walkround, Runway, Desk, Build, Gauges, Ledger, Shop'],
+  ['W P D B G R L S', 'go to Walkround, Runway, Desk, Build, Gauges, Roll-out, Ledger, Shop'],
   ['Ctrl K', 'find a car, job, part, person or action'],
   ['Ctrl Z', 'undo the last change of this session'],
   ['J K', 'next car, car before (Walkround)'],

@@ -136,6 +136,7 @@ export function CarSheet({ car, account }: Props) {
       <div className={`small ${css.margins}`}>
         <Link to={`/build/${car.id}`}>Open the build</Link>
         <Link to={`/gauges/${car.id}`}>Measure</Link>
+        <Link to={`/rollout/${car.id}`}>Gates</Link>
         <Link to={`/runway?car=${car.id}`}>See it on the runway</Link>
         <span className={`soft ${layout.push}`}>
           {car.done} of {car.total} done

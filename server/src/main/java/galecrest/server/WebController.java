@@ -17,6 +17,9 @@ class WebController {
         "/gauges",
         "/gauges/{id}",
         "/gauges/{id}/{gauge}",
+        "/rollout",
+        "/rollout/{id}",
+        "/rollout/{id}/{at}",
         "/shop",
         "/shop/{tab}",
         "/day"

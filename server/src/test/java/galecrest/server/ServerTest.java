@@ -190,6 +190,17 @@ public abstract class ServerTest {
         }
     }
 
+    /** A car of the test's own; returns its id. */
+    protected String newBuild(String number, String name) throws Exception {
+        return call(MARA, "POST", "/api/builds", """
+                        {"build": {"number": "%s", "name": "%s", "body": "SALOON", "customer": "", "discipline": "",
+                         "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
+                         "limitRear": 2, "version": 0}}""".formatted(number, name))
+                .body()
+                .path("id")
+                .asText();
+    }
+
     protected JsonNode board() throws Exception {
         return call(MARA, "GET", "/api/board", null).body();
     }

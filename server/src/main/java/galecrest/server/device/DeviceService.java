@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
  * and {@code galecrest.stand-ins} is on, a simulated one is opened and joined.
  */
 @Service
-class DeviceService {
+public class DeviceService {
     /** The kinds, and how long each may say nothing before it counts as silent, ms: a weather station speaks seldom. */
     private static final Map<String, Integer> SILENT_MILLIS = Map.of("pads", 2_000, "weather", 90_000, "logger", 5_000);
     /** The simulated car on the pads: its cross is too low. */
@@ -86,6 +86,19 @@ class DeviceService {
                         r.name(), r.said(), figure(r.kind(), r.now()), figure(r.kind(), r.steady()), r.silent()))
                 .toList();
         return new DeviceResponse(kind, device.simulated(), device.problem(), readings);
+    }
+
+    /** A channel as it is now, in the SI unit of its kind; nothing where it has fallen silent. */
+    public record Channel(QuantityKind kind, String said, OptionalDouble value) {}
+
+    /** What a device says now by channel; empty where there is none of that kind, or where nothing was heard yet. */
+    public Map<String, Channel> channels(String kind) {
+        DeviceConnection device = joined.get(kind);
+        Map<String, Channel> all = new HashMap<>();
+        if (device != null) {
+            device.watch().forEach(r -> all.put(r.name(), new Channel(r.kind(), r.said(), r.now())));
+        }
+        return all;
     }
 
     private static GaugeAnswer.@Nullable Figure figure(QuantityKind kind, OptionalDouble value) {

@@ -84,13 +84,30 @@ class MeasurementRepository {
                 .single();
     }
 
-    /** The last sheet of a kind that counts, and whether something has disturbed it since. */
-    record Last(String id, String gauge, String what, boolean stale) {}
+    /**
+     * The last sheet of a kind that counts.
+     *
+     * @param staleBecause the work that has disturbed it since; null where none has
+     * @param missed whether it is not as it should be
+     */
+    record Last(
+            String id,
+            String gauge,
+            String what,
+            String value,
+            @Nullable String staleBecause,
+            boolean missed) {
+        boolean stale() {
+            return staleBecause != null;
+        }
+    }
 
     /** Of each kind the last sheet that counts. */
     List<Last> last(String build) {
         return db.sql("""
-                        select id, gauge, what, stale_because is not null as stale from (select distinct on (m.what) m.* from measurement m
+                        select id, gauge, what, value, stale_because,
+                            coalesce(answered->>'good', answered->>'within tolerance', '') = 'false' as missed
+                        from (select distinct on (m.what) m.* from measurement m
                             where m.build_id = :build
                                 and not exists (select 1 from measurement c where c.corrects_id = m.id)
                             order by m.what, m.at desc, m.id desc) latest

@@ -1,6 +1,6 @@
 package galecrest.server.gauge;
 
-import galecrest.core.build.Gate;
+import galecrest.core.gate.GateFacts;
 import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeRequest;
@@ -25,8 +25,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** The log of what was measured at each car. */
@@ -155,18 +158,26 @@ public class MeasurementService {
         });
     }
 
-    /** Marks what the work disturbs as stale, within the change that finishes it. */
-    public void disturbedBy(String work) {
+    /** Marks what the work disturbs as stale, within the change that finishes it; says what that is. */
+    public StaleGraphService.Disturbs disturbedBy(String work) {
         StaleGraphService.Disturbs disturbs = graphs.disturbedBy(work);
         measurements.last(disturbs.buildId()).stream()
                 .filter(sheet -> !sheet.stale()
                         && disturbs.disturbed().stream().anyMatch(m -> m.is(sheet.gauge(), sheet.what())))
                 .forEach(sheet -> measurements.disturb(sheet.id(), disturbs.name()));
+        return disturbs;
     }
 
-    /** What is stale at a car and keeps a gate shut, in the order in which it must be measured anew. */
-    public List<Measured> staleBefore(String build, Gate gate) {
-        return stale(build).stream().filter(m -> m.gate().upTo(gate)).toList();
+    /** The last sheet of each thing that was measured at a car. */
+    public Map<Measured, GateFacts.Sheet> last(String build) {
+        Map<Measured, GateFacts.Sheet> sheets = new EnumMap<>(Measured.class);
+        // The latest come last and count.
+        measurements.last(build).forEach(sheet -> Measured.of(sheet.gauge(), sheet.what())
+                .ifPresent(m -> sheets.put(
+                        m,
+                        new GateFacts.Sheet(
+                                sheet.value(), Optional.ofNullable(sheet.staleBecause()), sheet.missed()))));
+        return sheets;
     }
 
     /** What the car is called. */

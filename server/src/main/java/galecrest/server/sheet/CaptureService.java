@@ -104,6 +104,17 @@ public class CaptureService {
         return lines;
     }
 
+    /**
+     * Adds the job that puts right what was found, before that gate; within the change that is open. Returns its id.
+     *
+     * @param skill from {@link #usualSkill}, asked before the change
+     */
+    public String finding(String build, String what, Optional<Zone> zone, int minutes, Gate gate, String skill) {
+        JobSpec spec = spec(new CaptureLine.NewJob(what, zone, minutes, true, Optional.of(skill), true))
+                .withGate(gate);
+        return works.insertJob(new JobRequest(build, "Findings", spec, null, "", List.of(), 0), true);
+    }
+
     private JobRequest form(String build, CaptureLine.NewJob job, boolean finding) {
         return new JobRequest(build, finding ? "Findings" : null, spec(job), null, "", List.of(), 0);
     }
@@ -130,7 +141,7 @@ public class CaptureService {
     }
 
     /** Fitting where somebody can; else the skill that most people have. */
-    private String usualSkill() {
+    public String usualSkill() {
         Map<String, Integer> counts = new TreeMap<>();
         for (Person person : plans.current().shop().people()) {
             person.skills().keySet().forEach(s -> counts.merge(s, 1, Integer::sum));

@@ -35,4 +35,12 @@ public class NameRepository {
                 .query(String.class)
                 .optional();
     }
+
+    /** What a build is driven in; empty where it is gone. */
+    public Optional<String> discipline(String id) {
+        return db.sql("select discipline from build where id = :id")
+                .param("id", id)
+                .query(String.class)
+                .optional();
+    }
 }

@@ -1,6 +1,8 @@
 package galecrest.server.work;
 
 import galecrest.core.build.BuildId;
+import galecrest.core.gate.GateLine;
+import galecrest.core.gate.GateStatus;
 import galecrest.core.insight.OpenBeforeGate;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkedTime;
@@ -13,10 +15,12 @@ import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.gate.GateService;
 import galecrest.server.gauge.MeasurementService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.stale.StaleGraphService;
 import galecrest.server.vendor.DeliveryRepository;
 import java.time.Clock;
 import java.time.Instant;
@@ -32,6 +36,7 @@ public class ProgressService {
     private final WorkRepository works;
     private final DeliveryRepository deliveries;
     private final MeasurementService measured;
+    private final GateService gates;
     private final PlanService plans;
     private final Journal journal;
     private final Clock clock;
@@ -41,6 +46,7 @@ public class ProgressService {
             WorkRepository works,
             DeliveryRepository deliveries,
             MeasurementService measured,
+            GateService gates,
             PlanService plans,
             Journal journal,
             Clock clock,
@@ -48,6 +54,7 @@ public class ProgressService {
         this.works = works;
         this.deliveries = deliveries;
         this.measured = measured;
+        this.gates = gates;
         this.plans = plans;
         this.journal = journal;
         this.clock = clock;
@@ -89,8 +96,15 @@ public class ProgressService {
                         on + (job.started().get().by().size() > 1 ? " are" : " is") + " on " + head.name()
                                 + " already.");
             });
+            Optional<GateStatus> gate = OpenBeforeGate.broughtTo(shop, new WorkId(id))
+                    .flatMap(g -> gates.withinChange(head.buildId(), g))
+                    .filter(g -> g.state() != GateStatus.State.PASSED);
+            gate.flatMap(GateStatus::neverOpen).ifPresent(never -> {
+                throw new ValidationException("start", head.name() + " cannot begin. " + never);
+            });
             String open = Stream.concat(
-                            OpenBeforeGate.of(shop, new WorkId(id)).stream().map(Work::name), stale(shop, head))
+                            OpenBeforeGate.of(shop, new WorkId(id)).stream().map(Work::name),
+                            gate.stream().flatMap(ProgressService::openLines))
                     .collect(Collectors.joining(", "));
             if (!open.isEmpty() && !anyway) {
                 throw new ValidationException("gate", head.name() + ", and still open is: " + open + ". Really?");
@@ -101,11 +115,11 @@ public class ProgressService {
         });
     }
 
-    /** What has to be measured anew before the gate that the job brings its car to. */
-    private Stream<String> stale(ShopSnapshot shop, WorkSummary head) {
-        return OpenBeforeGate.broughtTo(shop, new WorkId(head.id())).stream()
-                .flatMap(gate -> measured.staleBefore(head.buildId(), gate).stream())
-                .map(m -> m.label() + " (stale)");
+    /** What else than work the gate asks for and is not so. */
+    private static Stream<String> openLines(GateStatus gate) {
+        return gate.open().stream()
+                .filter(l -> l.line().asks() != GateLine.Asks.JOBS && l.line().asks() != GateLine.Asks.FINDINGS)
+                .map(l -> l.line().text() + " (" + l.open().get(0).what() + ")");
     }
 
     /** Whether somebody is on it; a job that was paused has been started, and waits. */
@@ -216,8 +230,8 @@ public class ProgressService {
      */
     private void finish(String id) {
         Instant now = clock.instant();
-        WorkSummary head = works.mustBe(id);
-        measured.disturbedBy(id);
+        StaleGraphService.Disturbs disturbs = measured.disturbedBy(id);
+        gates.disturbed(disturbs.buildId(), disturbs.disturbed(), disturbs.name());
         deliveries.outwork(id, now);
         works.done(id, now);
     }

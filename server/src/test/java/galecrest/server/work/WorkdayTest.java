@@ -109,10 +109,7 @@ class WorkdayTest extends ServerTest {
                 .andReturn()
                 .getResponse()
                 .getContentAsByteArray();
-        String made = call(MARA, "POST", "/api/builds", """
-                        {"build": {"number": "99", "name": "Copy", "body": "SALOON", "customer": "", "discipline": "",
-                         "weight": 1, "limitFront": 2, "limitEngineBay": 2, "limitCockpit": 2, "limitUnderside": 2,
-                         "limitRear": 2, "version": 0}}""").body().get("id").asText();
+        String made = newBuild("99", "Copy");
         Answer imported = upload(MARA, "/api/builds/" + made + "/jobs/import", sheet);
         assertThat(imported.status()).isEqualTo(200);
         long lines = new String(sheet, StandardCharsets.UTF_8).lines().count();

@@ -1,0 +1,140 @@
+package galecrest.server.component;
+
+import galecrest.core.build.BuildId;
+import galecrest.core.component.CarUse;
+import galecrest.core.component.Counter;
+import galecrest.core.component.HeatCycles;
+import galecrest.core.component.Wear;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+
+/** What wears cars: fires, runs, events and impacts, each counted once. */
+@Service
+public class CarUseService {
+    private static final int LONGEST = 200;
+    private static final double MOST = 1e6;
+
+    private final CarUseRepository record;
+    private final NameRepository names;
+    private final Journal journal;
+    private final Clock clock;
+    private final CurrentUser who;
+
+    CarUseService(CarUseRepository record, NameRepository names, Journal journal, Clock clock, CurrentUser who) {
+        this.record = record;
+        this.names = names;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    /** Every use of every car, with the heat cycles that are complete by now. */
+    List<CarUse> all() {
+        List<CarUse> booked =
+                record.all().stream().map(CarUseRepository.Booked::use).toList();
+        Map<BuildId, List<CarUse>> byCar = booked.stream().collect(Collectors.groupingBy(CarUse::build));
+        Instant now = clock.instant();
+        Stream<CarUse> cycles = byCar.entrySet().stream()
+                .flatMap(car -> HeatCycles.complete(car.getValue(), now).stream()
+                        .map(cold -> new CarUse(
+                                "", car.getKey(), cold, Wear.of(Counter.HEAT_CYCLES, 1), "a heat cycle", false)));
+        return Stream.concat(booked.stream(), cycles).toList();
+    }
+
+    /** How often the engine of a car was started, and how many of its heats are complete. */
+    public record Fires(int started, int complete) {}
+
+    /** The fires of a car. */
+    public Fires fires(String build) {
+        List<CarUse> own = of(build).map(CarUseRepository.Booked::use).toList();
+        return new Fires(
+                (int) own.stream().mapToDouble(u -> u.wear().get(Counter.FIRES)).sum(),
+                HeatCycles.complete(own, clock.instant()).size());
+    }
+
+    private Stream<CarUseRepository.Booked> of(String build) {
+        return record.all().stream().filter(b -> b.use().build().value().equals(build));
+    }
+
+    @AnyHand
+    List<UseResponse> log(String build) {
+        List<UseResponse> log = new ArrayList<>(of(build)
+                .map(b -> new UseResponse(
+                        b.use().at(),
+                        b.use().what(),
+                        b.use().wear().said(),
+                        b.use().warm(),
+                        b.byName()))
+                .toList());
+        Collections.reverse(log);
+        return log;
+    }
+
+    /** Books a use within the change that is open; what that source has been booked for already is not booked again. */
+    public void book(String source, String build, Instant at, Wear wear, boolean warm, String what) {
+        record.book(source, new CarUse("", new BuildId(build), at, wear, what, warm), who.name());
+    }
+
+    @AnyHand
+    void bookByHand(String build, UseRequest form) {
+        String what = form.what() == null ? "" : form.what().strip();
+        Wear wear = check(form, what);
+        journal.judge(() -> {
+            String car = names.build(build).orElseThrow(() -> new NotFoundException("build"));
+            Instant now = clock.instant();
+            Instant at = form.at() == null ? now : form.at();
+            if (at.isAfter(now)) {
+                throw new ValidationException("at", "That is not over yet.");
+            }
+            CarUse use = new CarUse("", new BuildId(build), at, wear, what, form.warm());
+            return record.book("hand:" + form.key(), use, who.name())
+                    ? "booked for " + car + ", " + what + ": " + wear.said()
+                    : null;
+        });
+    }
+
+    private static Wear check(UseRequest form, String what) {
+        List<Problem> problems = new ArrayList<>();
+        if (what.isEmpty() || what.length() > LONGEST) {
+            problems.add(new Problem("what", "What was it?"));
+        }
+        if (form.key() == null || form.key().isBlank()) {
+            problems.add(new Problem("key", "The request needs a key of its own."));
+        }
+        Map<String, Double> amounts = Map.of(
+                "hours", form.hours(),
+                "km", form.km(),
+                "events", form.events(),
+                "fires", form.fires(),
+                "impacts", form.impacts());
+        amounts.forEach((field, amount) -> {
+            if (!(amount >= 0 && amount < MOST)) {
+                problems.add(new Problem(field, "0 or more."));
+            }
+        });
+        if (problems.isEmpty() && amounts.values().stream().allMatch(a -> a == 0)) {
+            problems.add(new Problem("hours", "Say how much it was used."));
+        }
+        ValidationException.throwIfAny(problems);
+        return new Wear(Map.of(
+                Counter.HOURS, form.hours(),
+                Counter.DISTANCE, form.km(),
+                Counter.EVENTS, form.events(),
+                Counter.FIRES, form.fires(),
+                Counter.IMPACTS, form.impacts()));
+    }
+}

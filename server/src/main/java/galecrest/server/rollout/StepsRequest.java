@@ -1,0 +1,10 @@
+package galecrest.server.rollout;
+
+import java.util.List;
+
+/**
+ * The steps, as they are to be; wholly.
+ *
+ * @param edition of what was looked at when they were changed
+ */
+record StepsRequest(String edition, List<StepRequest> steps) {}

@@ -1,0 +1,98 @@
+import { useParams } from 'react-router'
+import { type Car, useBoard } from '../api/board'
+import { type Schemas } from '../api/client'
+import { type GateState, type RollOut, useGates, useRollOut } from '../api/rollout'
+import { CarHead } from '../domain/CarHead'
+import { useSimulated } from '../api/devices'
+import { Nothing } from '../ui/Nothing'
+import { Fires } from './Fires'
+import { Found } from './Found'
+import { GateSheet } from './GateSheet'
+import { LoggerStandIn } from './LoggerStandIn'
+import { gateKey, hereOf, postsOf } from './road'
+import { Road } from './Road'
+import css from './rollout.module.css'
+import { StepSheet } from './StepSheet'
+
+const address = (car: string, at?: string) => `/rollout/${car}${at ? `/${at}` : ''}`
+
+/** From power-up to load and speed: gates and steps along a road, and what is to be done at the one at hand. */
+export function RollOutRoom({ account }: { account: Schemas['Account'] }) {
+  const { board, car: cars } = useBoard()
+  const { id, at } = useParams()
+  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked))
+  if (!car) {
+    return (
+      <>
+        <div className="room-head">
+          <h1>Roll-out</h1>
+        </div>
+        <Nothing
+          title={id ? 'There is no such car (any more)' : 'No cars yet'}
+          text="A car comes to life here, gate by gate and step by step."
+        />
+      </>
+    )
+  }
+  return <OfCar key={car.id} car={car} at={at} account={account} />
+}
+
+function OfCar({ car, at, account }: { car: Car; at?: string; account: Schemas['Account'] }) {
+  const { board } = useBoard()
+  const rollOut = useRollOut(car.id, board.change)
+  const gates = useGates(car.id, board.change)
+  return (
+    <>
+      <CarHead car={car} address={(c) => address(c)}>
+        {rollOut && <span className="soft">{said(rollOut)}</span>}
+      </CarHead>
+      {rollOut && gates && <Along car={car} at={at} account={account} rollOut={rollOut} gates={gates} />}
+    </>
+  )
+}
+
+function said(rollOut: RollOut) {
+  const done = rollOut.steps.filter((s) => s.done).length
+  const open = rollOut.open
+  return [
+    `${done} of ${rollOut.steps.length} steps`,
+    open?.driver && `${open.driver} drives`,
+    open?.looker && `${open.looker} looks`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+interface Props {
+  car: Car
+  at?: string
+  account: Schemas['Account']
+  rollOut: RollOut
+  gates: GateState[]
+}
+
+function Along({ car, at: asked, account, rollOut, gates }: Props) {
+  const simulated = useSimulated()
+  const posts = postsOf(rollOut, gates)
+  const at = posts.some((p) => p.key === asked) ? asked : hereOf(rollOut, posts)
+  const gate = gates.find((g) => gateKey(g.gate) === at)
+  const step = rollOut.steps.find((s) => s.key === at)
+  return (
+    <>
+      <Road posts={posts} at={at} address={(key) => address(car.id, key)} />
+      <div className={css.columns}>
+        <div>
+          {gate && (
+            <GateSheet key={gate.gate} car={car.id} gate={gate} people={rollOut.people} account={account} />
+          )}
+          {step && <StepSheet key={step.key} car={car.id} step={step} rollOut={rollOut} account={account} />}
+          {simulated && <LoggerStandIn />}
+        </div>
+        <div className={css.side}>
+          <Found car={car.id} rollOut={rollOut} />
+          <Fires rollOut={rollOut} />
+        </div>
+      </div>
+    </>
+  )
+}
