@@ -1,11 +1,12 @@
 import { Button, Menu } from '@mantine/core'
 import { useMemo, useState } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { CarOutline, type ZoneName } from '../domain/CarOutline'
 import { MissedSlot } from '../domain/MissedSlot'
+import { ComponentsPanel } from '../life/ComponentsPanel'
 import { Parked } from '../domain/Parked'
 import { Nothing } from '../ui/Nothing'
 import { word } from '../format/words'
@@ -101,6 +102,9 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                   <Menu.Item component="a" href={`/api/builds/${car.id}/parts.csv`}>
                     Export the parts (CSV)
                   </Menu.Item>
+                  <Menu.Item component={Link} to={`/rollout/${car.id}`}>
+                    Gates and roll-out
+                  </Menu.Item>
                   <Menu.Item component="a" href={`/api/builds/${car.id}/jobs.csv`}>
                     Export the job sheet (CSV)
                   </Menu.Item>
@@ -139,6 +143,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             onPick={(w) => setSearch({ work: w }, { replace: true })}
           />
           <MeasuredList car={car} />
+          <ComponentsPanel car={car.id} changes={changes} />
           <Photos car={car} manager={account.role === 'MANAGER'} />
         </div>
       </div>

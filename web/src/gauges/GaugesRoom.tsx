@@ -1,8 +1,7 @@
-import { Button, FileButton } from '@mantine/core'
-import { useState } from 'react'
+import { Button } from '@mantine/core'
 import { Link, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf, type Schemas, upload } from '../api/client'
+import { client, dataOf, type Schemas } from '../api/client'
 import { type Gauge, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
@@ -10,6 +9,7 @@ import { CarHead } from '../domain/CarHead'
 import { GateLine } from '../domain/GateLine'
 import layout from '../ui/layout.module.css'
 import { Nothing } from '../ui/Nothing'
+import { TakeIn } from '../ui/TakeIn'
 import { CarLog } from './CarLog'
 import { CornerWeights } from './CornerWeights'
 import { Instruments } from './Instruments'
@@ -80,23 +80,7 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
 
 /** The car's sheets on paper, and its log as a table, out and in. */
 function Paper({ car, manages }: { car: Car; manages: boolean }) {
-  const { send, busy } = useSend()
-  const [said, setSaid] = useState('')
   const at = `/api/builds/${car.id}`
-  const takeIn = (file: File | null) => {
-    if (!file) return
-    setSaid('')
-    void send(
-      () => upload<{ taken: number }>(`${at}/measurements/import`, file),
-      (problem) => {
-        setSaid(problem.problems.map((p) => `${p.field}: ${p.message}`).join(' ') || problem.message)
-        return true
-      },
-    ).then(
-      (answer) =>
-        answer && setSaid(answer.taken ? `${answer.taken} taken in` : 'all of these are here already'),
-    )
-  }
   return (
     <div className={`small ${css.paper}`}>
       <h2>Paper and tables</h2>
@@ -115,15 +99,11 @@ function Paper({ car, manages }: { car: Car; manages: boolean }) {
         </div>
       ))}
       {manages && (
-        <FileButton accept=".csv,text/csv" onChange={takeIn}>
-          {(props) => (
-            <Button {...props} variant="default" size="compact-sm" loading={busy}>
-              Take a CSV in
-            </Button>
-          )}
-        </FileButton>
+        <TakeIn<{ taken: number }>
+          to={`${at}/measurements/import`}
+          said={(a) => (a.taken ? `${a.taken} taken in` : 'all of these are here already')}
+        />
       )}
-      <div aria-live="polite">{said}</div>
     </div>
   )
 }

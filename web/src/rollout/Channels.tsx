@@ -14,6 +14,11 @@ export function Channels({ car, looking, texts }: { car: string; looking: boolea
   }
   return (
     <div className={css.channels} aria-label="Channels" aria-live="off">
+      <svg width="0" height="0" aria-hidden="true" className={css.defs}>
+        <pattern id="beyond" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="5" className={css.hatch} />
+        </pattern>
+      </svg>
       {live.map((c) => {
         const x = c.share === undefined ? undefined : Math.max(0, Math.min(WIDTH, c.share * floorOr(c.least)))
         const [from, to] = c.least ? [0, floorOr(true)] : [LIMIT, WIDTH]
@@ -23,7 +28,7 @@ export function Channels({ car, looking, texts }: { car: string; looking: boolea
               <span className="soft small">{c.channel}</span>
               <b className={c.beyond ? 'hot' : ''}>{c.silent ? 'silent' : c.said}</b>
             </div>
-            <svg viewBox={`0 0 ${WIDTH} 22`} width="100%" aria-hidden="true">
+            <svg viewBox={`-6 0 ${WIDTH + 12} 24`} width="100%" aria-hidden="true">
               <line x1={0} x2={WIDTH} y1={15} y2={15} className={css.axis} />
               <rect x={from} width={to - from} y={8} height={14} className={css.hatched} />
               {x !== undefined && <path d={`M${x - 5} 0 L${x + 5} 0 L${x} 9 Z`} className={css.pointer} />}

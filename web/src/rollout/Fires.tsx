@@ -24,7 +24,9 @@ export function Fires({ rollOut }: { rollOut: RollOut }) {
     <section aria-label="Fires so far">
       <h2>Fires so far</h2>
       {fires.length === 0 ? (
-        <p className="small soft">It has not run yet.</p>
+        <p className="small soft">
+          {rollOut.started ? 'None was logged one by one.' : 'It has not run yet.'}
+        </p>
       ) : (
         <ol className={css.fires}>
           {fires.map((f) => (

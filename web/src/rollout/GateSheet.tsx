@@ -1,4 +1,4 @@
-import { Button, Checkbox, Textarea } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -7,6 +7,7 @@ import { useSend } from '../api/send'
 import { when } from '../format/time'
 import { title, word } from '../format/words'
 import layout from '../ui/layout.module.css'
+import { Tick } from '../ui/Tick'
 import { NameField } from './NameField'
 import css from './rollout.module.css'
 
@@ -74,25 +75,18 @@ export function GateSheet({ car, gate, people, account }: Props) {
 }
 
 function GateLineRow({ car, line, at }: { car: string; line: Line; at: (time?: string) => string }) {
-  const { send, busy } = useSend()
+  const { send } = useSend()
   const path = { id: car, key: line.key }
-  const turn = () =>
-    void send(() =>
-      line.met
-        ? dataOf(client.DELETE('/api/builds/{id}/signatures/{key}', { params: { path } }))
-        : dataOf(client.PUT('/api/builds/{id}/signatures/{key}', { params: { path } })),
+  const sign = (signed: boolean) =>
+    send(() =>
+      signed
+        ? dataOf(client.PUT('/api/builds/{id}/signatures/{key}', { params: { path } }))
+        : dataOf(client.DELETE('/api/builds/{id}/signatures/{key}', { params: { path } })),
     )
   return (
     <li className={css.check}>
       {line.asks === 'SIGNED' ? (
-        <Checkbox
-          size="md"
-          checked={line.met}
-          disabled={busy}
-          onChange={turn}
-          label={line.text}
-          classNames={{ label: line.met ? undefined : css.openLabel }}
-        />
+        <Tick label={line.text} ticked={line.met} onTick={sign} />
       ) : (
         <span className={css.mark}>
           <span className={line.met ? css.met : css.unmet} aria-hidden="true" />

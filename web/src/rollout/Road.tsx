@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import { PaperTag } from '../domain/PaperTag'
 import { type Post } from './road'
@@ -18,6 +19,11 @@ interface Props {
 
 /** The road of a car: it widens with what the car may do; every post across it is a gate (double) or a step. */
 export function Road({ posts, at, address }: Props) {
+  const here = useRef<HTMLAnchorElement>(null)
+  useEffect(() => {
+    // On a phone the road is wider than the screen.
+    here.current?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [at])
   const gap = WIDTH / Math.max(1, posts.length)
   const x = (i: number) => gap * (i + 0.5)
   const reached = posts.reduce((most, p, i) => (p.state === 'done' || p.state === 'passed' ? i : most), -1)
@@ -33,7 +39,11 @@ export function Road({ posts, at, address }: Props) {
             <li key={p.key}>
               {p.held && p.state !== 'done' ? (
                 <span className={css.held} title={p.held}>
-                  {p.kind === 'step' ? <PaperTag tag="AFTER" /> : <b className="hot">{p.held}</b>}
+                  {p.kind === 'step' ? (
+                    <PaperTag tag="AFTER" />
+                  ) : (
+                    <b className="hot">{p.state === 'open again' ? p.state : p.held}</b>
+                  )}
                 </span>
               ) : (
                 <span className={p.state === 'here' ? 'strong' : 'quiet small'}>
@@ -43,7 +53,12 @@ export function Road({ posts, at, address }: Props) {
             </li>
           ))}
         </ol>
-        <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden="true">
+        <svg
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          preserveAspectRatio="none"
+          aria-hidden="true"
+          className={css.drawn}
+        >
           <path d={wedge(WIDTH)} className={css.ahead} />
           <path d={wedge(until)} className={css.behind} />
           <line x1={0} x2={WIDTH} y1={MIDDLE} y2={MIDDLE} className={css.centre} />
@@ -64,6 +79,7 @@ export function Road({ posts, at, address }: Props) {
           {posts.map((p) => (
             <li key={p.key}>
               <Link
+                ref={p.key === at ? here : undefined}
                 to={address(p.key)}
                 aria-current={p.key === at ? 'step' : undefined}
                 className={`${css.name} ${p.key === at ? css.nameHere : ''} ${p.kind === 'gate' ? css.gateName : ''}`}

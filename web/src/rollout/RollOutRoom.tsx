@@ -1,3 +1,5 @@
+import { Button, Modal } from '@mantine/core'
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { type Schemas } from '../api/client'
@@ -7,11 +9,13 @@ import { useSimulated } from '../api/devices'
 import { Nothing } from '../ui/Nothing'
 import { Fires } from './Fires'
 import { Found } from './Found'
+import { GateLines } from './GateLines'
 import { GateSheet } from './GateSheet'
 import { LoggerStandIn } from './LoggerStandIn'
 import { gateKey, hereOf, postsOf } from './road'
 import { Road } from './Road'
 import css from './rollout.module.css'
+import { Steps } from './Steps'
 import { StepSheet } from './StepSheet'
 
 const address = (car: string, at?: string) => `/rollout/${car}${at ? `/${at}` : ''}`
@@ -46,7 +50,13 @@ function OfCar({ car, at, account }: { car: Car; at?: string; account: Schemas['
       <CarHead car={car} address={(c) => address(c)}>
         {rollOut && <span className="soft">{said(rollOut)}</span>}
       </CarHead>
-      {rollOut && gates && <Along car={car} at={at} account={account} rollOut={rollOut} gates={gates} />}
+      {rollOut && gates ? (
+        <Along car={car} at={at} account={account} rollOut={rollOut} gates={gates} />
+      ) : (
+        <p className="soft" role="status">
+          Looking at the car…
+        </p>
+      )}
     </>
   )
 }
@@ -86,6 +96,7 @@ function Along({ car, at: asked, account, rollOut, gates }: Props) {
             <GateSheet key={gate.gate} car={car.id} gate={gate} people={rollOut.people} account={account} />
           )}
           {step && <StepSheet key={step.key} car={car.id} step={step} rollOut={rollOut} account={account} />}
+          {account.role !== 'HAND' && <Own car={car.id} gates={gate !== undefined} />}
           {simulated && <LoggerStandIn />}
         </div>
         <div className={css.side}>
@@ -94,5 +105,28 @@ function Along({ car, at: asked, account, rollOut, gates }: Props) {
         </div>
       </div>
     </>
+  )
+}
+
+/** What the gates of this car ask, or its steps, where they are to be others than those of its kind. */
+function Own({ car, gates }: { car: string; gates: boolean }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <div className={`no-print ${css.goRow}`}>
+      <Button variant="default" size="compact-md" onClick={() => setOpen(true)}>
+        {gates ? 'Change what its gates ask' : 'Change its steps'}
+      </Button>
+      <Button variant="default" size="compact-md" onClick={() => window.print()}>
+        Print
+      </Button>
+      <Modal
+        opened={open}
+        onClose={() => setOpen(false)}
+        size="min(1160px, 96vw)"
+        title={gates ? 'What the gates of this car ask' : 'The steps of this car'}
+      >
+        {gates ? <GateLines whose={{ car }} changes /> : <Steps whose={{ car }} changes />}
+      </Modal>
+    </div>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Checkbox } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -6,6 +6,7 @@ import { type Attempt, type RollOut, type StepState } from '../api/rollout'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
+import { Tick } from '../ui/Tick'
 import { Channels } from './Channels'
 import { EndForm } from './EndForm'
 import { NameField } from './NameField'
@@ -164,9 +165,9 @@ interface ChecksProps {
 
 function Checks({ attempt, checks, after, disabled }: ChecksProps) {
   const { board } = useBoard()
-  const { send, busy } = useSend()
+  const { send } = useSend()
   const tick = (check: string, ticked: boolean) =>
-    void send(() =>
+    send(() =>
       dataOf(
         client.PUT('/api/rollout-attempts/{attempt}/ticks', {
           params: { path: { attempt: attempt.id } },
@@ -180,13 +181,11 @@ function Checks({ attempt, checks, after, disabled }: ChecksProps) {
         const by = attempt.ticks.find((t) => t.check === check && t.after === after)
         return (
           <li key={check} className={css.check}>
-            <Checkbox
-              size="md"
+            <Tick
               label={check}
-              checked={by !== undefined}
-              disabled={disabled || busy}
-              onChange={(e) => tick(check, e.currentTarget.checked)}
-              classNames={{ label: by ? undefined : css.openLabel }}
+              ticked={by !== undefined}
+              disabled={disabled}
+              onTick={(t) => tick(check, t)}
             />
             {by && (
               <span className={`small soft ${layout.push}`}>

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { type Problem, upload } from '../api/client'
 import { useSend } from '../api/send'
+import { TakeIn } from '../ui/TakeIn'
 import { Calendars } from './Calendars'
 import css from './shop.module.css'
 
@@ -45,6 +46,19 @@ export function Exchange({ changes }: { changes: boolean }) {
       <Button component="a" href="/api/plan.csv" variant="default">
         Export the plan
       </Button>
+      <p>The components of all cars with how long they live:</p>
+      <Group>
+        <Button component="a" href="/api/components.csv" variant="default">
+          Export the components
+        </Button>
+        {changes && (
+          <TakeIn<{ added: number }>
+            to="/api/components/import"
+            label="Take components in"
+            said={(a) => (a.added ? `${a.added} new` : 'all of these were here; they are as the table says')}
+          />
+        )}
+      </Group>
       {changes && <Calendars />}
       <FileInput
         mt="lg"

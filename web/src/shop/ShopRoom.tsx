@@ -2,6 +2,7 @@ import { Tabs } from '@mantine/core'
 import { useNavigate, useParams } from 'react-router'
 import type { Schemas } from '../api/client'
 import { Exchange } from './Exchange'
+import { GatesAndSteps } from './GatesAndSteps'
 import { JournalList } from './JournalList'
 import { People } from './People'
 import { Rules } from './Rules'
@@ -29,6 +30,7 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
           <Tabs.Tab value="rules">House rules</Tabs.Tab>
           <Tabs.Tab value="units">Units</Tabs.Tab>
           <Tabs.Tab value="stale">What disturbs what</Tabs.Tab>
+          <Tabs.Tab value="gates">Gates and steps</Tabs.Tab>
           {changes && <Tabs.Tab value="exchange">In and out</Tabs.Tab>}
           <Tabs.Tab value="journal">Journal</Tabs.Tab>
         </Tabs.List>
@@ -49,6 +51,9 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
         </Tabs.Panel>
         <Tabs.Panel value="stale">
           <StaleMap changes={changes} />
+        </Tabs.Panel>
+        <Tabs.Panel value="gates">
+          <GatesAndSteps changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="exchange">
           <Exchange changes={changes} />

@@ -28,6 +28,7 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         ['Vendors', '/shop/vendors'],
         ['House rules', '/shop/rules'],
         ['What disturbs what', '/shop/stale'],
+        ['Gates and steps', '/shop/gates'],
         ['Units', '/shop/units'],
         ['Journal', '/shop/journal'],
       ].map(([label, path]) => ({

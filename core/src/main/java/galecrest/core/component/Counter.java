@@ -22,6 +22,11 @@ public enum Counter {
         return unit;
     }
 
+    /** The same behind a 1. */
+    public String one() {
+        return unit.length() > 2 && unit.endsWith("s") ? unit.substring(0, unit.length() - 1) : unit;
+    }
+
     /** The words for it. */
     public String label() {
         return label;

@@ -50,6 +50,7 @@ public record Wear(Map<Counter, Double> amounts) {
     /** An amount in words; hours to a tenth, all else whole. */
     public static String said(Counter counter, double amount) {
         boolean tenths = counter == Counter.HOURS && Math.abs(amount - Math.rint(amount)) > 0.05;
-        return String.format(Locale.ROOT, tenths ? "%.1f %s" : "%.0f %s", amount, counter.unit());
+        String unit = Math.rint(amount) == 1 && !tenths ? counter.one() : counter.unit();
+        return String.format(Locale.ROOT, tenths ? "%.1f %s" : "%.0f %s", amount, unit);
     }
 }

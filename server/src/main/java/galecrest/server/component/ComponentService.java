@@ -181,6 +181,9 @@ public class ComponentService {
     @LeadOrManager
     public String add(ComponentRequest form) {
         check(form);
+        if (form.version() != 0) {
+            throw new ValidationException("version", "A new component has no version yet.");
+        }
         String id = NewId.next();
         journal.judge(() -> {
             unlike(form, "");

@@ -13,8 +13,10 @@ final class DemoCars {
     private final DemoShop shop;
     private final DemoRepository record;
     private final DemoMeasurementRepository measured;
+    private final DemoRollOuts rollOuts;
 
-    DemoCars(DemoShop shop, DemoRepository record, DemoMeasurementRepository measured) {
+    DemoCars(DemoShop shop, DemoRepository record, DemoMeasurementRepository measured, DemoRollOuts rollOuts) {
+        this.rollOuts = rollOuts;
         this.shop = shop;
         this.record = record;
         this.measured = measured;
@@ -22,8 +24,7 @@ final class DemoCars {
 
     void all() {
         orrin();
-        veskTeamCar();
-        veskSpare();
+        rollOuts.vesk(veskTeamCar(), veskSpare());
         dabry();
         sarrow();
         korm();
@@ -78,7 +79,7 @@ final class DemoCars {
     }
 
     /** Quietly drifting to negative margin because of a part. */
-    private void veskTeamCar() {
+    private String veskTeamCar() {
         String car = shop.build("8", "Vesk coupe", Body.COUPE, "team car", "four hours", 2);
         List<String> works = shop.work(car, "engine-swap", "nut-and-bolt-week");
         done(works, 0, 8);
@@ -111,10 +112,11 @@ final class DemoCars {
                         List.of("width over the arches", "length", "", "1780 mm", ""),
                         List.of("ride height", "length", "60 mm", "", "2 mm")));
         record.forNow(car, "road-car engine mounts, to find the height", "the race mounts are not back", Gate.ROLL_OUT);
+        return car;
     }
 
     /** Away at the tuner. */
-    private void veskSpare() {
+    private String veskSpare() {
         String car = shop.build("5", "Vesk coupe", Body.COUPE, "team car", "spare for the 8", 1);
         measured.weighed(
                 car, List.of("262.0", "258.5", "236.0", "239.5"), true, hoursAgo(420), "dampers in, springs changed");
@@ -131,6 +133,7 @@ final class DemoCars {
                 DemoShop.at(shop.saturday(1).minusDays(1), 16),
                 Gate.EVENT,
                 1);
+        return car;
     }
 
     /** The big rally rebuild. */
@@ -235,6 +238,7 @@ final class DemoCars {
                 Gate.EVENT,
                 1.5);
         record.forNow(car, "borrowed left mirror", "the right one is on order", Gate.EVENT);
+        rollOuts.tarn(car);
     }
 
     private void hask() {
@@ -274,9 +278,9 @@ final class DemoCars {
         String car = shop.build("", "Quill hatch", Body.HATCH, "E. Sandoval-Wray", "bought in, not as described", 0.8);
         List<String> works = shop.work(car, "strip-and-rebuild");
         record.done(works.get(0), hoursAgo(26));
-        record.finding(car, "Open connector behind the battery tray", "ENGINE_BAY", "wire", 60);
-        record.finding(car, "Inlet valve stuck in cylinder 3", "ENGINE_BAY", "engines", 300);
-        record.finding(car, "Filler over rust at the left sill", "UNDERSIDE", "weld", 480);
+        record.finding(car, "Open connector behind the battery tray", "ENGINE_BAY", "wire", 60, Gate.POWER_UP);
+        record.finding(car, "Inlet valve stuck in cylinder 3", "ENGINE_BAY", "engines", 300, Gate.POWER_UP);
+        record.finding(car, "Filler over rust at the left sill", "UNDERSIDE", "weld", 480, Gate.POWER_UP);
         String agreed =
                 shop.date(car, "Estimate agreed", Kind.PROMISE, DemoShop.at(shop.workday(8), 16), Gate.POWER_UP, 0.2);
         record.due(agreed, works.get(1));

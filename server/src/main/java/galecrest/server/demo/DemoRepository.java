@@ -332,8 +332,8 @@ class DemoRepository {
         return id;
     }
 
-    void finding(String build, String name, String zone, String skill, int likely) {
-        String id = work(build, "JOB", name, Gate.POWER_UP);
+    String finding(String build, String name, String zone, String skill, int likely, Gate gate) {
+        String id = work(build, "JOB", name, gate);
         db.sql("""
                         insert into job (work_id, zone, on_car, whole_car, low_minutes, likely_minutes, high_minutes,
                             one_go, cure_minutes, cure_lock, finding)
@@ -348,6 +348,7 @@ class DemoRepository {
                 .param("id", id)
                 .param("skill", skill)
                 .update();
+        return id;
     }
 
     void forNow(String build, String what, String reason, Gate gate) {

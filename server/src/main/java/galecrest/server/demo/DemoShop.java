@@ -48,6 +48,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final DemoRepository record;
     private final DemoDeskRepository desk;
     private final DemoMeasurementRepository measured;
+    private final DemoRollOutRepository rollOut;
 
     DemoShop(
             Clock clock,
@@ -58,7 +59,9 @@ class DemoShop implements SmartInitializingSingleton {
             PlanService plans,
             DemoRepository record,
             DemoDeskRepository desk,
-            DemoMeasurementRepository measured) {
+            DemoMeasurementRepository measured,
+            DemoRollOutRepository rollOut) {
+        this.rollOut = rollOut;
         this.measured = measured;
         this.clock = clock;
         this.journal = journal;
@@ -125,7 +128,7 @@ class DemoShop implements SmartInitializingSingleton {
         record.vendor("harbour", "Harbour Coatings", "coating", "555 0102", 8, 16);
         record.vendor("slip", "Slipway Paint", "paint", "555 0103", 8, 17);
         record.vendor("anchor", "Anchor Machining", "machining", "555 0104", 7, 15);
-        new DemoCars(this, record, measured).all();
+        new DemoCars(this, record, measured, new DemoRollOuts(this, record, measured, rollOut)).all();
         desk.all(this);
     }
 

@@ -82,8 +82,18 @@ public class GateService {
                         record.passings(build),
                         facts(build, shop, current.plan().byWork()))
                 .stream()
+                .filter(gate -> gate.gate() != Gate.TUNER
+                        || goesToTheTuner(shop, build)
+                        || gate.passing().isPresent())
                 .map(gate -> response(gate, shop, build))
                 .toList();
+    }
+
+    /** A car that nobody tunes comes past no tuner. */
+    private static boolean goesToTheTuner(ShopSnapshot shop, String build) {
+        return shop.works().stream().anyMatch(w -> w.build().equals(new BuildId(build)) && w.gate() == Gate.TUNER)
+                || shop.commitments().stream()
+                        .anyMatch(c -> c.build().equals(new BuildId(build)) && c.gate() == Gate.TUNER);
     }
 
     private static GateResponse response(GateStatus gate, ShopSnapshot shop, String build) {

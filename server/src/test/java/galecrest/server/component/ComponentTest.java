@@ -146,8 +146,24 @@ class ComponentTest extends ServerTest {
                                 "POST",
                                 "/api/builds/" + car + "/uses",
                                 Map.of(
-                                        "key", "x", "what", "later", "hours", 1, "km", 0, "events", 0, "fires", 0,
-                                        "impacts", 0, "warm", false, "at", at(2, "10:00")))
+                                        "key",
+                                        "x",
+                                        "what",
+                                        "later",
+                                        "hours",
+                                        1,
+                                        "km",
+                                        0,
+                                        "events",
+                                        0,
+                                        "fires",
+                                        0,
+                                        "impacts",
+                                        0,
+                                        "warm",
+                                        false,
+                                        "at",
+                                        at(2, "10:00")))
                         .at("at"))
                 .contains("not over yet");
     }

@@ -108,12 +108,10 @@ class RollOutTest extends ServerTest {
         assertThat(at(BO, attempt, "end", Map.of("done", true, "leaked", "weep"))
                         .at("leaked"))
                 .contains("not done");
-        assertThat(at(BO, attempt, "end", Map.of("done", false)).at("seen"))
-                .contains("Say what was seen");
+        assertThat(at(BO, attempt, "end", Map.of("done", false)).at("seen")).contains("Say what was seen");
         assertThat(at(BO, attempt, "end", Map.of("done", true, "km", -3)).at("km"))
                 .contains("0 to");
-        assertThat(at(BO, attempt, "end", Map.of("done", true)).at("done"))
-                .contains("one check is open");
+        assertThat(at(BO, attempt, "end", Map.of("done", true)).at("done")).contains("one check is open");
         Answer stopped = at(
                 BO,
                 attempt,

@@ -1,0 +1,96 @@
+package galecrest.server.demo;
+
+import galecrest.core.build.Gate;
+import galecrest.core.component.Counter;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+
+/** What runs out on the cars of the demo shop, and a car in the middle of its roll-out. */
+final class DemoRollOuts {
+    private final DemoShop shop;
+    private final DemoRepository record;
+    private final DemoMeasurementRepository measured;
+    private final DemoRollOutRepository rollOut;
+
+    DemoRollOuts(
+            DemoShop shop, DemoRepository record, DemoMeasurementRepository measured, DemoRollOutRepository rollOut) {
+        this.shop = shop;
+        this.record = record;
+        this.measured = measured;
+        this.rollOut = rollOut;
+    }
+
+    private Instant hoursAgo(int hours) {
+        return shop.now().minus(hours, ChronoUnit.HOURS);
+    }
+
+    private Instant longAgo() {
+        return shop.now().minus(400, ChronoUnit.DAYS);
+    }
+
+    /** The engine has come back rebuilt; it ran, it moved, and it waits to go round the block. */
+    void tarn(String car) {
+        measured.noted(car, "Circuits", "all sound, none shorted", hoursAgo(60), null);
+        measured.noted(car, "Leak and pressure test", "3.5 bar for 10 min, dry", hoursAgo(52), null);
+        measured.sheet(
+                car,
+                "torque-sheet",
+                Map.of("fasteners", List.of(checked("engine mounts", "45 Nm"), checked("wheel nuts", "110 Nm"))),
+                true,
+                hoursAgo(31),
+                null);
+        for (Gate gate : List.of(Gate.POWER_UP, Gate.FIRST_FIRE, Gate.GROUND, Gate.ROLL_OUT)) {
+            rollOut.signed(car, gate, hoursAgo(50));
+        }
+        String union = record.finding(car, "Leak: weep at the cooler union", "ENGINE_BAY", "fit", 30, Gate.FIRST_FIRE);
+        record.done(union, hoursAgo(48));
+        String fan = record.finding(car, "Fan comes in at 104 °C", "FRONT", "wire", 40, Gate.TEST);
+        rollOut.passed(car, Gate.POWER_UP, hoursAgo(58));
+        rollOut.passed(car, Gate.FIRST_FIRE, hoursAgo(50));
+        rollOut.tried(car, "first-fire", hoursAgo(50), 14, false, "weep at the cooler union", 0, false);
+        rollOut.found(car, "Leak: weep at the cooler union", "First fire", "first-fire", union, hoursAgo(50));
+        rollOut.tried(car, "first-fire", hoursAgo(47), 9, true, "", 0, false);
+        rollOut.tried(car, "idle", hoursAgo(46), 420, true, "settles at 88 °C", 0, true);
+        rollOut.found(car, "Fan comes in at 104 °C", "Idle to warm", "load-and-speed", fan, hoursAgo(46));
+        rollOut.passed(car, Gate.GROUND, hoursAgo(30));
+        rollOut.tried(car, "ten-metres", hoursAgo(29), 60, true, "pedal long at first; bled, then firm", 0.01, false);
+        rollOut.passed(car, Gate.ROLL_OUT, hoursAgo(3));
+        rollOut.open(
+                car,
+                "block",
+                hoursAgo(1),
+                List.of(
+                        "Pedal firm, car held on the slope",
+                        "No leak after idle: under the gearbox, lines, cooler",
+                        "Isolator stops the engine, alternator turning"));
+        String engine = rollOut.component(car, "engine", "T-19/2", 0, 0, null, false, hoursAgo(80));
+        rollOut.limit(engine, Counter.HOURS, 30, true);
+        LocalDate today = shop.today();
+        rollOut.component(car, "harness", "H-2207", 0, 0, today.plusDays(400), true, longAgo());
+    }
+
+    private static Map<String, Object> checked(String fastener, String torque) {
+        return Map.of(
+                "fastener", fastener, "torque", torque, "passes", "2", "marked", true, "by", "Bo", "checked by", "Sef");
+    }
+
+    /** An engine near its hours; a harness that lasts for this event. */
+    void vesk(String car, String spare) {
+        LocalDate today = shop.today();
+        String engine = rollOut.component(car, "engine", "V-8/1", 34.5, 8, null, false, longAgo());
+        rollOut.limit(engine, Counter.HOURS, 45, true);
+        rollOut.used(car, hoursAgo(960), 4.2, 610, 1, true, "four hours, autumn round", "demo:autumn");
+        rollOut.used(car, hoursAgo(700), 2.3, 340, 0, true, "test day", "demo:test");
+        String gearbox = rollOut.component(car, "gearbox", "G-114", 61, 9, null, false, longAgo());
+        rollOut.limit(gearbox, Counter.EVENTS, 12, true);
+        rollOut.component(car, "harness", "H-1180", 0, 0, today.plusDays(33), true, longAgo());
+        rollOut.component(car, "extinguisher", "X-77", 0, 0, today.plusDays(210), true, longAgo());
+        rollOut.component(car, "frame", "VC-08", 190, 31, null, false, longAgo());
+        rollOut.component(spare, "engine", "V-8/2", 12, 2, null, false, longAgo());
+        rollOut.component(spare, "extinguisher", "X-78", 0, 0, today.minusDays(10), true, longAgo());
+        rollOut.component(spare, "frame", "VC-05", 240, 40, null, false, longAgo());
+    }
+}
