@@ -10,7 +10,9 @@ import { Runway } from './runway/Runway'
 import { ShopRoom } from './shop/ShopRoom'
 import { CustomerPage } from './customer/CustomerPage'
 import { DeskRoom } from './desk/DeskRoom'
+import { EventsRoom } from './events/EventsRoom'
 import { GaugesRoom } from './gauges/GaugesRoom'
+import { Wall } from './wall/Wall'
 import { RollOutRoom } from './rollout/RollOutRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
 import { OfferLine } from './domain/OnOffer'
@@ -24,6 +26,7 @@ export function App() {
   return (
     <Routes>
       <Route path="/c/:token" element={<CustomerPage />} />
+      <Route path="/wall/:token" element={<Wall />} />
       <Route path="*" element={<Shop />} />
     </Routes>
   )
@@ -63,6 +66,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
           <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
           <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
+          <Route path="/events/:id?" element={<EventsRoom account={account} />} />
           <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
           <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
           <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />

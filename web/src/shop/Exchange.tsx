@@ -5,6 +5,7 @@ import { type Problem, upload } from '../api/client'
 import { useSend } from '../api/send'
 import { TakeIn } from '../ui/TakeIn'
 import { Calendars } from './Calendars'
+import { WallLinks } from './WallLinks'
 import css from './shop.module.css'
 
 /** The shop as a snapshot: out as a file, in from one where the shop is empty. */
@@ -60,6 +61,7 @@ export function Exchange({ changes }: { changes: boolean }) {
         )}
       </Group>
       {changes && <Calendars />}
+      {changes && <WallLinks />}
       <FileInput
         mt="lg"
         label="Import a snapshot"

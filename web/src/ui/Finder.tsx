@@ -23,6 +23,7 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
       ...[
         ['Walkround', '/walk'],
         ['Runway', '/runway'],
+        ['Events', '/events'],
         ['People and shifts', '/shop/people'],
         ['Stations', '/shop/stations'],
         ['Vendors', '/shop/vendors'],

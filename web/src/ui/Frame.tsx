@@ -18,12 +18,13 @@ const ROOMS = [
   { key: 'B', name: 'Build', path: '/build' },
   { key: 'G', name: 'Gauges', path: '/gauges' },
   { key: 'R', name: 'Roll-out', path: '/rollout' },
+  { key: 'E', name: 'Events', path: '/events' },
   { key: 'L', name: 'Ledger', path: '/ledger' },
   { key: 'S', name: 'Shop', path: '/shop' },
 ]
 
 const KEYS: [string, string][] = [
-  ['W P D B G R L S', 'go to Walkround, Runway, Desk, Build, Gauges, Roll-out, Ledger, Shop'],
+  ['W P D B G R E L S', 'go to Walkround, Runway, Desk, Build, Gauges, Roll-out, Events, Ledger, Shop'],
   ['Ctrl K', 'find a car, job, part, person or action'],
   ['Ctrl Z', 'undo the last change of this session'],
   ['J K', 'next car, car before (Walkround)'],

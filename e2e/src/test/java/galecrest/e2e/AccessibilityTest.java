@@ -20,6 +20,8 @@ class AccessibilityTest extends BrowserTest {
             "/walk?view=now",
             "/desk",
             "/gauges",
+            "/rollout",
+            "/shop/gates",
             "/ledger",
             "/shop/people",
             "/shop/rules");

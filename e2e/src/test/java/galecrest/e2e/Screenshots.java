@@ -76,20 +76,28 @@ class Screenshots extends BrowserTest {
         customer.navigate(mara.locator("a[href*='/c/']").getAttribute("href"));
         customer.getByText("Yes, do it").waitFor();
         shot(customer, "customer");
-        mara.navigate(address("/build?new"));
-        shot(mara, "new-build");
         mara.navigate(address("/shop/people"));
         shot(mara, "shop-people");
         mara.navigate(address("/shop/rules"));
         shot(mara, "shop-rules");
-        mara.navigate(address("/shop/journal"));
-        shot(mara, "journal");
+        mara.navigate(address("/rollout"));
+        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("19 Tarn formula");
+        mara.getByText("°C").first().waitFor();
+        shot(mara, "rollout");
+        mara.navigate(address("/shop/exchange"));
+        button(mara, "Make a link to the wall").click();
+        Page wall = window(1280, 800, ColorScheme.LIGHT);
+        wall.navigate(mara.locator("a[href*='/wall/']").getAttribute("href"));
+        wall.getByText("Comes in today").waitFor();
+        shot(wall, "wall");
         Page night = signIn("mara", 1280, 800, ColorScheme.DARK);
         night.waitForURL("**/walk**");
         shot(night, "walkround-night");
         Page bo = phone("bo");
         shot(bo, "my-day");
-        button(bo, "Held").first().click();
-        shot(bo, "my-day-held");
+        bo.navigate(address("/rollout"));
+        bo.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("19 Tarn formula");
+        bo.getByText("°C").first().waitFor();
+        shot(bo, "rollout-phone");
     }
 }

@@ -203,3 +203,13 @@ create table fire (
 );
 create index fire_build on fire (build_id, at);
 create trigger journal after insert or update or delete on fire for each row execute function journal_row();
+
+-- Links to the wall, read-only for a screen in the workshop; only a hash of each is kept.
+create table wall_link (
+    id text primary key,
+    hash text not null unique,
+    made_at timestamptz not null,
+    made_by text not null,
+    revoked_at timestamptz
+);
+create trigger journal after insert or update or delete on wall_link for each row execute function journal_row();

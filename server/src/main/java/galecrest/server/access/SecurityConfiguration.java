@@ -28,7 +28,8 @@ class SecurityConfiguration {
         token.setCsrfRequestAttributeName(null);
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/login")
                         .permitAll()
-                        .requestMatchers("/api/me", "/api/customer/*", "/api/customer/*/**", "/v3/api-docs")
+                        .requestMatchers(
+                                "/api/me", "/api/customer/*", "/api/customer/*/**", "/api/wall/**", "/v3/api-docs")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .authenticated()

@@ -111,6 +111,15 @@ class BuildRepository {
                 .update();
     }
 
+    /** Names a date anew and moves it; what goes along is said anew. */
+    void moveDate(String id, String name, Instant due) {
+        db.sql("update commitment set name = :name, due = :due, back_at = null where id = :id")
+                .param("id", id)
+                .param("name", name)
+                .param("due", SqlTime.of(due))
+                .update();
+    }
+
     Optional<String> commitmentName(String id) {
         return db.sql("select name from commitment where id = :id")
                 .param("id", id)

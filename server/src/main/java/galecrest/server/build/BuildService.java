@@ -150,6 +150,12 @@ public class BuildService {
         });
     }
 
+    /** Moves a date and what goes along with it, within the change that is open. */
+    public void moveCommitment(String id, CommitmentRequest form) {
+        builds.moveDate(id, form.name(), form.due());
+        goAlong(id, form);
+    }
+
     /** Nobody and nothing goes along to two places at once. */
     private void goAlong(String id, CommitmentRequest form) {
         OutingRequest outing = form.outing();

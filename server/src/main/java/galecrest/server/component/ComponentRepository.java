@@ -226,6 +226,20 @@ class ComponentRepository {
                 .update();
     }
 
+    /** What is to come of a car's events: how long and how far it runs in each. */
+    record Ahead(String buildId, String commitmentId, String name, Instant at, double hours, double km) {}
+
+    /** The events to come of all cars but those that go along as spares. */
+    List<Ahead> ahead(Instant now) {
+        return db.sql("""
+                        select c.build_id, coalesce(c.commitment_id, '') as commitment_id, e.name,
+                            coalesce(min(s.start_at), e.loads_at) as at,
+                            coalesce(sum(s.minutes), 0) / 60.0 as hours, coalesce(sum(s.km), 0) as km
+                        from event e join event_car c on c.event_id = e.id left join event_session s on s.event_id = e.id
+                        where e.booked_at is null and not c.spare and coalesce(e.back_at, e.loads_at) > :now
+                        group by c.build_id, c.commitment_id, e.id""").param("now", SqlTime.of(now)).query(Ahead.class).list();
+    }
+
     /** The names of all builds by their ids. */
     Map<String, String> cars() {
         record Row(String id, String called) {}

@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -75,12 +76,13 @@ public class ComponentService {
         List<CarUse> all = uses.all();
         Map<String, List<ComponentRepository.Entry>> history = record.history();
         Map<String, String> cars = record.cars();
+        List<ComponentRepository.Ahead> events = record.ahead(now);
         return record.all().stream()
                 .map(kept -> {
                     Component component = kept.component();
                     List<ComponentLife.Planned> ahead = component
                             .at(now)
-                            .map(f -> ahead(dates, f.build(), now, zone))
+                            .map(f -> ahead(events, dates, f.build(), now, zone))
                             .orElse(List.of());
                     return response(
                             kept,
@@ -93,15 +95,25 @@ public class ComponentService {
                 .toList();
     }
 
-    /** The events to come of a car: each wears what is on it by one event. */
-    private static List<ComponentLife.Planned> ahead(List<Commitment> dates, BuildId build, Instant now, ZoneId zone) {
-        return dates.stream()
+    /** The events to come of a car, and its other dates that are events: each of those wears what is on it by one event. */
+    private static List<ComponentLife.Planned> ahead(
+            List<ComponentRepository.Ahead> events, List<Commitment> dates, BuildId build, Instant now, ZoneId zone) {
+        Set<String> ofEvents =
+                events.stream().map(ComponentRepository.Ahead::commitmentId).collect(Collectors.toSet());
+        Stream<ComponentLife.Planned> planned = events.stream()
+                .filter(e -> e.buildId().equals(build.value()))
+                .map(e -> new ComponentLife.Planned(
+                        e.name(),
+                        e.at().atZone(zone).toLocalDate(),
+                        new Wear(Map.of(Counter.EVENTS, 1.0, Counter.HOURS, e.hours(), Counter.DISTANCE, e.km()))));
+        Stream<ComponentLife.Planned> others = dates.stream()
                 .filter(c -> c.build().equals(build)
                         && c.kind() == Commitment.Kind.EVENT
-                        && c.due().isAfter(now))
+                        && c.due().isAfter(now)
+                        && !ofEvents.contains(c.id().value()))
                 .map(c -> new ComponentLife.Planned(
-                        c.name(), c.due().atZone(zone).toLocalDate(), Wear.of(Counter.EVENTS, 1)))
-                .toList();
+                        c.name(), c.due().atZone(zone).toLocalDate(), Wear.of(Counter.EVENTS, 1)));
+        return Stream.concat(planned, others).toList();
     }
 
     private static ComponentResponse response(

@@ -5,12 +5,8 @@ import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.HexFormat;
 import java.util.List;
 import org.springframework.stereotype.Service;
 
@@ -44,7 +40,7 @@ class CustomerLinkService {
                 "made a customer's link for the " + name,
                 () -> links.insert(
                         id,
-                        hash(token),
+                        NewId.hash(token),
                         build,
                         clock.instant(),
                         who.name(),
@@ -64,15 +60,6 @@ class CustomerLinkService {
 
     /** What the link reaches; the answer is the same whether it never was, has ended or was revoked. */
     CustomerLinkRow open(String token) {
-        return links.open(hash(token), clock.instant()).orElseThrow(() -> new NotFoundException("page"));
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return links.open(NewId.hash(token), clock.instant()).orElseThrow(() -> new NotFoundException("page"));
     }
 }

@@ -24,15 +24,18 @@ final class DemoCars {
 
     void all() {
         orrin();
-        rollOuts.vesk(veskTeamCar(), veskSpare());
+        String vesk = veskTeamCar();
+        String spare = veskSpare();
+        rollOuts.vesk(vesk, spare);
         dabry();
         sarrow();
         korm();
         lunnet();
-        tarn();
+        String tarn = tarn();
         hask();
         brenna();
         quill();
+        rollOuts.season(vesk, spare, tarn);
     }
 
     private Instant hoursAgo(int hours) {
@@ -225,7 +228,7 @@ final class DemoCars {
         measured.noted(car, "Alignment", "camber −1.5° / −1.4°", hoursAgo(400), "wheel bearings and hubs renewed");
     }
 
-    private void tarn() {
+    private String tarn() {
         String car = shop.build(
                 "19", "Tarn formula", Body.SINGLE_SEATER, "Coldharbour Racing", "formula, nut-and-bolt week", 1);
         List<String> works = shop.work(car, "nut-and-bolt-week");
@@ -239,6 +242,7 @@ final class DemoCars {
                 1.5);
         record.forNow(car, "borrowed left mirror", "the right one is on order", Gate.EVENT);
         rollOuts.tarn(car);
+        return car;
     }
 
     private void hask() {

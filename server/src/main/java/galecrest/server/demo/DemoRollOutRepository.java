@@ -181,4 +181,59 @@ class DemoRollOutRepository {
                 .param("service", service)
                 .update();
     }
+
+    /** An event with its car, whose date is there already; returns its id. */
+    String event(String name, String place, String className, String build, Instant loads, Instant back) {
+        String id = NewId.next();
+        db.sql("""
+                        insert into event (id, name, place, class_name, loads_at, back_at, most_sets, most_new, uses)
+                        values (:id, :name, :place, :class, :loads, :back, 6, 2, 2)""")
+                .param("id", id)
+                .param("name", name)
+                .param("place", place)
+                .param("class", className)
+                .param("loads", Timestamp.from(loads))
+                .param("back", Timestamp.from(back))
+                .update();
+        goes(id, build, false, name);
+        return id;
+    }
+
+    /** A car goes along; its date is the one of that name. */
+    void goes(String event, String build, boolean spare, String date) {
+        db.sql("""
+                        insert into event_car (id, event_id, build_id, spare, driver, commitment_id)
+                        values (:id, :event, :build, :spare, '',
+                            (select id from commitment where build_id = :build and name = :date))""")
+                .param("id", NewId.next())
+                .param("event", event)
+                .param("build", build)
+                .param("spare", spare)
+                .param("date", date)
+                .update();
+    }
+
+    void session(String event, String name, String kind, Instant start, int minutes, double km) {
+        db.sql("insert into event_session values (:id, :event, :name, :kind, :start, :minutes, :km)")
+                .param("id", NewId.next())
+                .param("event", event)
+                .param("name", name)
+                .param("kind", kind)
+                .param("start", Timestamp.from(start))
+                .param("minutes", minutes)
+                .param("km", km)
+                .update();
+    }
+
+    void tyres(String build, String name, String kind, String state, int cycles) {
+        db.sql(
+                        "insert into tyre_set (id, build_id, name, kind, state, cycles) values (:id, :build, :name, :kind, :state, :cycles)")
+                .param("id", NewId.next())
+                .param("build", build)
+                .param("name", name)
+                .param("kind", kind)
+                .param("state", state)
+                .param("cycles", cycles)
+                .update();
+    }
 }

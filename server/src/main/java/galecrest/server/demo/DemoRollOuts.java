@@ -93,4 +93,40 @@ final class DemoRollOuts {
         rollOut.component(spare, "extinguisher", "X-78", 0, 0, today.minusDays(10), true, longAgo());
         rollOut.component(spare, "frame", "VC-05", 240, 40, null, false, longAgo());
     }
+
+    /** The four hours, with tyres to be allocated; and the winter cup a week after. */
+    void season(String vesk, String spare, String tarn) {
+        LocalDate race = shop.saturday(1);
+        String hours = rollOut.event(
+                "Four hours of Crane Moor",
+                "Crane Moor",
+                "Four hours, closed cars",
+                vesk,
+                DemoShop.at(race, 9),
+                DemoShop.at(race.plusDays(2), 18));
+        rollOut.goes(hours, spare, true, "Spare ready for Crane Moor");
+        rollOut.session(hours, "test", "TEST", DemoShop.at(race, 13), 40, 60);
+        rollOut.session(hours, "practice", "PRACTICE", DemoShop.at(race, 15), 40, 60);
+        rollOut.session(hours, "qualify", "QUALIFYING", DemoShop.at(race, 17), 20, 30);
+        for (int hour = 1; hour <= 4; hour++) {
+            rollOut.session(hours, "race " + hour + "h", "RACE", DemoShop.at(race.plusDays(1), 9 + hour), 60, 130);
+        }
+        rollOut.tyres(vesk, "set 21", "DRY", "NEW", 0);
+        rollOut.tyres(vesk, "set 22", "DRY", "SCUFFED", 1);
+        rollOut.tyres(vesk, "set 23", "DRY", "SCUFFED", 1);
+        rollOut.tyres(vesk, "set 17", "DRY", "USED", 4);
+        rollOut.tyres(vesk, "set 15", "DRY", "USED", 7);
+        rollOut.tyres(vesk, "set 12", "DRY", "USED", 9);
+        rollOut.tyres(vesk, "wet 3", "WET", "USED", 3);
+        String cup = rollOut.event(
+                "Winter cup, round two",
+                "Hollin",
+                "",
+                tarn,
+                DemoShop.at(shop.saturday(1).plusDays(1), 10),
+                DemoShop.at(shop.saturday(1).plusDays(3), 18));
+        rollOut.session(
+                cup, "qualify", "QUALIFYING", DemoShop.at(shop.saturday(1).plusDays(2), 10), 20, 35);
+        rollOut.session(cup, "race", "RACE", DemoShop.at(shop.saturday(1).plusDays(2), 15), 40, 70);
+    }
 }

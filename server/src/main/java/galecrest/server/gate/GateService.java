@@ -143,6 +143,18 @@ public class GateService {
         return all(build).stream().filter(g -> g.gate() == gate).findFirst();
     }
 
+    /** How a gate stands by the plan of now; empty where nothing is asked there. */
+    public Optional<GateStatus> stateOf(String build, Gate gate) {
+        PlanService.Current current = plans.current();
+        return GateBook.of(
+                        lines.of(build),
+                        record.passings(build),
+                        facts(build, current.whole(), current.plan().byWork()))
+                .stream()
+                .filter(g -> g.gate() == gate)
+                .findFirst();
+    }
+
     /** The gates that are passed and not open again. */
     public Set<Gate> passedNow(String build) {
         return of(build).stream()

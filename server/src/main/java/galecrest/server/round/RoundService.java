@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 
 /** Lays rounds of work between the dates of a car. */
 @Service
-class RoundService {
+public class RoundService {
     private final RoundRepository rounds;
     private final JobSheetService sheets;
     private final CaptureService captured;
@@ -32,7 +32,7 @@ class RoundService {
     }
 
     @LeadOrManager
-    String add(String build, RoundRequest form) {
+    public String add(String build, RoundRequest form) {
         List<JobSheet.Line> lines =
                 new ArrayList<>(form.template() == null ? List.of() : sheets.template(form.template()));
         lines.addAll(captured.lines(form.lines() == null ? List.of() : form.lines()));

@@ -20,6 +20,7 @@ import galecrest.core.gauge.driveline.GearingGauge;
 import galecrest.core.gauge.driveline.LeakTestGauge;
 import galecrest.core.gauge.driveline.RunningInGauge;
 import galecrest.core.gauge.driveline.ValveClearanceGauge;
+import galecrest.core.gauge.track.LapsGauge;
 import java.util.List;
 import java.util.Optional;
 
@@ -45,6 +46,7 @@ public final class Gauges {
             new PadCheckGauge(),
             new TorqueSheetGauge(),
             new ClassCheckGauge(),
+            new LapsGauge(),
             new NoteGauge());
 
     private Gauges() {}

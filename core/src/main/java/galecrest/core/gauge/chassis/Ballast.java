@@ -1,5 +1,6 @@
 package galecrest.core.gauge.chassis;
 
+import galecrest.core.gauge.LinearLibrary;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +25,7 @@ public record Ballast(double mass, double front, double left, double wheelbase, 
     private static final double GRAM = 1e-3;
 
     static {
-        Library.quiet();
+        LinearLibrary.quiet();
     }
 
     /**

@@ -1,5 +1,6 @@
 package galecrest.core.gauge.chassis;
 
+import galecrest.core.gauge.LinearLibrary;
 import java.util.Arrays;
 import java.util.stream.Stream;
 import org.ojalgo.matrix.MatrixR064;
@@ -26,7 +27,7 @@ public record SpringPlatform(double[] x, double[] y, double[] wheel, double[] ty
     private static final int CORNERS = 4;
 
     static {
-        Library.quiet();
+        LinearLibrary.quiet();
     }
 
     /** A car with its axles square to it. */

@@ -1,15 +1,15 @@
-package galecrest.core.gauge.chassis;
+package galecrest.core.gauge;
 
 /** The library of linear algebra and linear programmes, kept from writing of its hardware profiles to the output. */
-final class Library {
+public final class LinearLibrary {
     static {
         System.setProperty("shut.up.ojAlgo", "true");
     }
 
-    private Library() {}
+    private LinearLibrary() {}
 
     /** To be called before the library is first used. */
-    static void quiet() {
+    public static void quiet() {
         // What there is to do was done when the class was loaded.
     }
 }

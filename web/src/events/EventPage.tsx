@@ -1,0 +1,107 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useBoard } from '../api/board'
+import { client, dataOf } from '../api/client'
+import { useComponents } from '../api/components'
+import { type RaceEvent } from '../api/events'
+import { useSend } from '../api/send'
+import { LifeBar } from '../life/LifeBar'
+import layout from '../ui/layout.module.css'
+import { EventForm } from './EventForm'
+import css from './events.module.css'
+import { LastDays } from './LastDays'
+import { Tyres } from './Tyres'
+
+interface Props {
+  event: RaceEvent
+  changes: boolean
+  onGone: () => void
+}
+
+/** One event: what must be true and by when, tyres, what runs out. */
+export function EventPage({ event, changes, onGone }: Props) {
+  const { person } = useBoard()
+  const { send, busy } = useSend()
+  const [changing, setChanging] = useState(false)
+  const [sure, setSure] = useState(false)
+  const path = { id: event.id }
+  const over = () => void send(() => dataOf(client.POST('/api/events/{id}/over', { params: { path } })))
+  const remove = () => {
+    if (!sure) {
+      setSure(true)
+      return
+    }
+    void send(() => dataOf(client.DELETE('/api/events/{id}', { params: { path } })).then(() => true)).then(
+      (gone) => gone && onGone(),
+    )
+  }
+  const crew = event.crew.map((p) => person.get(p)?.name).filter(Boolean)
+  return (
+    <div className={css.page}>
+      <div>
+        {event.over ? (
+          <p className="quiet strong">It is over: its hours and cycles are booked.</p>
+        ) : (
+          <LastDays event={event} />
+        )}
+        {!event.over && <Tyres event={event} changes={changes} />}
+      </div>
+      <div>
+        <RunsOut event={event} />
+        <section aria-label="Who goes">
+          <h2>Who goes</h2>
+          <p className="small">{crew.length ? crew.join(', ') : 'Nobody is named.'}</p>
+          {event.className && <p className="small soft">Class: {event.className}.</p>}
+        </section>
+        {changes && (
+          <div className={css.buttons}>
+            <Button variant="default" onClick={() => setChanging(true)}>
+              Change
+            </Button>
+            {!event.over && (
+              <Button variant="default" loading={busy} onClick={over}>
+                It is over: book it
+              </Button>
+            )}
+            <Button variant="default" loading={busy} onClick={remove}>
+              {sure ? 'Yes, leave it out with its dates' : 'Leave it out'}
+            </Button>
+          </div>
+        )}
+      </div>
+      {changing && (
+        <EventForm event={event} onClose={() => setChanging(false)} onKept={() => setChanging(false)} />
+      )}
+    </div>
+  )
+}
+
+/** What of its cars has run out, or will at this event or before it. */
+function RunsOut({ event }: { event: RaceEvent }) {
+  const { board, car } = useBoard()
+  const components = useComponents(board.change)
+  const rows = (components ?? [])
+    .filter((c) => event.cars.some((x) => x.buildId === c.buildId))
+    .flatMap((c) => c.due.filter((d) => !d.at || d.at === event.name).map((d) => ({ c, d })))
+  return (
+    <section aria-label="Runs out before or at the event">
+      <h2>Runs out before or at it</h2>
+      {rows.length === 0 && <p className="small soft">Nothing that is written down.</p>}
+      {rows.map(({ c, d }) => (
+        <div key={c.id + d.said} className={layout.ruled}>
+          <Link to={`/build/${c.buildId}`} className={d.at ? 'strong' : 'hot strong'}>
+            {`${c.name} ${c.identity}`.trim()}, {car.get(c.buildId ?? '')?.number}
+          </Link>
+          <div className={`small ${d.at ? '' : 'hot'}`}>
+            {d.said}
+            {!d.at && c.safety && ': its gate is shut'}
+          </div>
+          {c.limits.map((l) => (
+            <LifeBar key={l.counter + l.service} limit={l} />
+          ))}
+        </div>
+      ))}
+    </section>
+  )
+}
