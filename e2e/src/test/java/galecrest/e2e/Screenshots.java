@@ -78,8 +78,9 @@ class Screenshots extends BrowserTest {
         shot(customer, "customer");
         mara.navigate(address("/shop/people"));
         shot(mara, "shop-people");
-        mara.navigate(address("/shop/rules"));
-        shot(mara, "shop-rules");
+        mara.navigate(address("/events"));
+        mara.getByText("Kept back for rain").waitFor();
+        shot(mara, "events");
         mara.navigate(address("/rollout"));
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("19 Tarn formula");
         mara.getByText("°C").first().waitFor();
