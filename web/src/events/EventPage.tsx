@@ -11,6 +11,7 @@ import layout from '../ui/layout.module.css'
 import { EventForm } from './EventForm'
 import css from './events.module.css'
 import { LastDays } from './LastDays'
+import { LoadList } from './LoadList'
 import { Tyres } from './Tyres'
 
 interface Props {
@@ -46,6 +47,7 @@ export function EventPage({ event, changes, onGone }: Props) {
           <LastDays event={event} />
         )}
         {!event.over && <Tyres event={event} changes={changes} />}
+        {!event.over && <LoadList event={event.id} changes={changes} />}
       </div>
       <div>
         <RunsOut event={event} />

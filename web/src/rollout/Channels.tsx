@@ -26,7 +26,9 @@ export function Channels({ car, looking, texts }: { car: string; looking: boolea
           <div key={c.channel + c.limit} className={c.beyond ? css.beyond : undefined}>
             <div className={css.channelHead}>
               <span className="soft small">{c.channel}</span>
-              <b className={c.beyond ? 'hot' : ''}>{c.silent ? 'silent' : c.said}</b>
+              <b className={c.beyond ? 'hot' : ''}>
+                {!c.silent ? c.said : c.said ? 'silent' : 'not heard yet'}
+              </b>
             </div>
             <svg viewBox={`-6 0 ${WIDTH + 12} 24`} width="100%" aria-hidden="true">
               <line x1={0} x2={WIDTH} y1={15} y2={15} className={css.axis} />

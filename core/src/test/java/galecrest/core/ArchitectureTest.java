@@ -51,6 +51,7 @@ class ArchitectureTest {
             "gauge.all",
             "gate",
             "tyre",
+            "load",
             "device",
             "device.standin",
             "rollout",

@@ -21,6 +21,7 @@ class AccessibilityTest extends BrowserTest {
             "/desk",
             "/gauges",
             "/rollout",
+            "/events",
             "/shop/gates",
             "/ledger",
             "/shop/people",

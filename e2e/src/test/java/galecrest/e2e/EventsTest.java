@@ -81,4 +81,33 @@ class EventsTest extends BrowserTest {
         button(mara, "revoke").click();
         assertThat(wall.getByText("The connection is lost")).isVisible();
     }
+
+    @Test
+    void theLoadIsTickedByTwoPhonesAndAskedForByName() {
+        Page sef = signIn("sef", 390, 844, ColorScheme.LIGHT);
+        sef.waitForURL("**/walk**");
+        sef.navigate(address("/events"));
+        Locator aboard = region(sef, "Aboard");
+        assertThat(aboard).containsText("log book of 8");
+        Page bo = phone("bo");
+        bo.navigate(address("/events"));
+        tick(bo, "strings and plates");
+        assertThat(sef.getByLabel("strings and plates", new Page.GetByLabelOptions().setExact(true)))
+                .isChecked();
+        tick(sef, "air line");
+        assertThat(bo.getByLabel("air line", new Page.GetByLabelOptions().setExact(true)))
+                .isChecked();
+        button(bo, "The trailer leaves").click();
+        assertThat(bo.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("Not aboard:")))
+                .containsText("battery charger");
+        button(bo, "Leave without").click();
+        assertThat(aboard).containsText("Left ");
+        assertThat(aboard).containsText("without");
+    }
+
+    private static void tick(Page page, String thing) {
+        Locator box = page.getByLabel(thing, new Page.GetByLabelOptions().setExact(true));
+        box.check();
+        assertThat(box).isChecked();
+    }
 }

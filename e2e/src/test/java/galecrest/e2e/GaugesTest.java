@@ -66,18 +66,18 @@ class GaugesTest extends BrowserTest {
         Page mara = manager();
         Map<String, String> pads =
                 Map.of("left front", "118.5", "left rear", "171.5", "right front", "117", "right rear", "170");
-        openCar(mara, "19 Tarn formula");
+        openCar(mara, "71 Brenna ice coupe");
         Locator all = region(mara, "What is true of this car");
         assertThat(all).containsText("Nothing has been measured yet");
         type(mara, pads);
         file(mara, "Corner weights");
-        capture(mara, "19 Tarn formula");
+        capture(mara, "71 Brenna ice coupe");
         finish(mara);
-        openCar(mara, "19 Tarn formula");
+        openCar(mara, "71 Brenna ice coupe");
         Locator stale = all.getByText("stale: Strut spacer fitted");
         assertThat(stale).hasCount(1);
         button(mara, "Make the jobs for what is stale (1)").click();
-        assertThat(mara.getByText("made jobs for what is stale on 19 Tarn formula: Corner weights"))
+        assertThat(mara.getByText("made jobs for what is stale on 71 Brenna ice coupe: Corner weights"))
                 .isVisible();
         type(mara, pads);
         button(mara, "File this sheet").click();

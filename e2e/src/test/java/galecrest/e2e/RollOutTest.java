@@ -57,6 +57,7 @@ class RollOutTest extends BrowserTest {
     void twoPhonesTakeACarToItsLongerDrive() {
         Page bo = phone("bo");
         Page sef = signIn("sef", 390, 844, ColorScheme.LIGHT);
+        sef.waitForURL("**/walk**");
         open(bo, CAR);
         open(sef, CAR);
         assertThat(region(bo, "Step Round the block")).containsText("no more than 3000 rpm");

@@ -83,7 +83,7 @@ class Screenshots extends BrowserTest {
         shot(mara, "events");
         mara.navigate(address("/rollout"));
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("19 Tarn formula");
-        mara.getByText("°C").first().waitFor();
+        mara.locator("b:has-text('bar')").waitFor();
         shot(mara, "rollout");
         mara.navigate(address("/shop/exchange"));
         button(mara, "Make a link to the wall").click();

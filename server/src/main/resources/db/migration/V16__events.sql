@@ -73,3 +73,36 @@ create table tyre_lock (
     unique (session_id, build_id)
 );
 create trigger journal after insert or update or delete on tyre_lock for each row execute function journal_row();
+
+-- What goes aboard for an event.
+create table load_item (
+    id text primary key,
+    event_id text not null references event on delete cascade deferrable,
+    box text not null default '',
+    name text not null check (name <> ''),
+    quantity int not null default 1 check (quantity > 0),
+    mass_kg double precision not null default 0 check (mass_kg >= 0),
+    position int not null,
+    unique (event_id, box, name) deferrable
+);
+create index load_item_event on load_item (event_id, position);
+create trigger journal after insert or update or delete on load_item for each row execute function journal_row();
+
+-- Ticks come from many thumbs at once: they are no changes of the record that a plan depends on, so they make no line of the
+-- journal, and each is taken back by its own tick.
+create table load_tick (
+    item_id text primary key references load_item on delete cascade deferrable,
+    by_name text not null,
+    at timestamptz not null
+);
+
+-- What the trailer takes, and that it left.
+create table load_trailer (
+    id text primary key,
+    event_id text not null unique references event on delete cascade deferrable,
+    payload_kg double precision not null default 0 check (payload_kg >= 0),
+    left_at timestamptz,
+    left_by text not null default '',
+    without text not null default ''
+);
+create trigger journal after insert or update or delete on load_trailer for each row execute function journal_row();

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Heat cycles of an engine. Runs with less than {@link #COOLS} between them are one heat; a cycle is complete when the engine
@@ -19,7 +20,8 @@ public final class HeatCycles {
     private HeatCycles() {}
 
     /**
-     * When each complete cycle was complete, in order.
+     * Of each complete cycle the end of its last warm run, in order: it wore what was fitted then, whatever was fitted by the
+     * time it was cold.
      *
      * @param uses of one car, in any order; those without running hours do not heat it
      * @param now cycles that are not cold yet by then are not complete
@@ -30,17 +32,17 @@ public final class HeatCycles {
                 .sorted(Comparator.comparing(CarUse::at))
                 .toList();
         List<Instant> complete = new ArrayList<>();
-        boolean warm = false;
+        Optional<Instant> warm = Optional.empty();
         for (int i = 0; i < running.size(); i++) {
             CarUse use = running.get(i);
-            warm |= use.warm();
+            if (use.warm()) {
+                warm = Optional.of(use.at());
+            }
             Instant cold = use.at().plus(COOLS);
             boolean cooled = i + 1 < running.size() ? !began(running.get(i + 1)).isBefore(cold) : !now.isBefore(cold);
             if (cooled) {
-                if (warm) {
-                    complete.add(cold);
-                }
-                warm = false;
+                warm.ifPresent(complete::add);
+                warm = Optional.empty();
             }
         }
         return complete;

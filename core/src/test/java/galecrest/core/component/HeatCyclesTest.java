@@ -23,7 +23,9 @@ class HeatCyclesTest {
     void aCycleIsWarmThroughAndThenCold() {
         List<CarUse> uses = List.of(run(0, 0.5, true));
         assertThat(HeatCycles.complete(uses, after(6.4))).isEmpty();
-        assertThat(HeatCycles.complete(uses, after(6.5))).containsExactly(after(6.5));
+        assertThat(HeatCycles.complete(uses, after(6.5)))
+                .as("it wore what was fitted when it ran, not when it was cold")
+                .containsExactly(after(0.5));
     }
 
     @Test
@@ -35,13 +37,13 @@ class HeatCyclesTest {
     @Test
     void runsOfOneDayAreOneHeat() {
         List<CarUse> uses = List.of(run(0, 0.1, false), run(2, 0.5, true), run(4, 0.5, true), run(24, 1, true));
-        assertThat(HeatCycles.complete(uses, after(48))).containsExactly(after(10.5), after(31));
+        assertThat(HeatCycles.complete(uses, after(48))).containsExactly(after(4.5), after(25));
     }
 
     @Test
     void whatDoesNotRunDoesNotHeat() {
         CarUse towed = new CarUse("", new BuildId("8"), after(3), Wear.of(Counter.DISTANCE, 40), "towed", false);
         assertThat(HeatCycles.complete(List.of(run(0, 0.5, true), towed), after(7)))
-                .containsExactly(after(6.5));
+                .containsExactly(after(0.5));
     }
 }

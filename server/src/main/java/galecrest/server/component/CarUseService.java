@@ -50,8 +50,8 @@ public class CarUseService {
         Instant now = clock.instant();
         Stream<CarUse> cycles = byCar.entrySet().stream()
                 .flatMap(car -> HeatCycles.complete(car.getValue(), now).stream()
-                        .map(cold -> new CarUse(
-                                "", car.getKey(), cold, Wear.of(Counter.HEAT_CYCLES, 1), "a heat cycle", false)));
+                        .map(warm -> new CarUse(
+                                "", car.getKey(), warm, Wear.of(Counter.HEAT_CYCLES, 1), "a heat cycle", false)));
         return Stream.concat(booked.stream(), cycles).toList();
     }
 

@@ -4,6 +4,7 @@ import galecrest.core.build.Gate;
 import galecrest.core.component.Counter;
 import galecrest.core.gate.GateBook;
 import galecrest.core.gate.GateLine;
+import galecrest.core.load.LoadItem;
 import galecrest.server.NewId;
 import java.sql.Timestamp;
 import java.time.Instant;
@@ -234,6 +235,34 @@ class DemoRollOutRepository {
                 .param("kind", kind)
                 .param("state", state)
                 .param("cycles", cycles)
+                .update();
+    }
+
+    /** Puts things on the load list of an event; those up to some place are aboard already. */
+    void load(String event, List<LoadItem> items, int aboard, double payload, Instant at) {
+        for (int i = 0; i < items.size(); i++) {
+            LoadItem item = items.get(i);
+            String id = NewId.next();
+            db.sql("insert into load_item values (:id, :event, :box, :name, :quantity, :mass, :position)")
+                    .param("id", id)
+                    .param("event", event)
+                    .param("box", item.box())
+                    .param("name", item.name())
+                    .param("quantity", item.quantity())
+                    .param("mass", item.kilograms())
+                    .param("position", i)
+                    .update();
+            if (i % 2 == 0 && i < aboard) {
+                db.sql("insert into load_tick values (:id, 'Sef', :at)")
+                        .param("id", id)
+                        .param("at", Timestamp.from(at))
+                        .update();
+            }
+        }
+        db.sql("insert into load_trailer (id, event_id, payload_kg) values (:id, :event, :payload)")
+                .param("id", NewId.next())
+                .param("event", event)
+                .param("payload", payload)
                 .update();
     }
 }

@@ -2,6 +2,7 @@ package galecrest.server.demo;
 
 import galecrest.core.build.Gate;
 import galecrest.core.component.Counter;
+import galecrest.core.load.UsualLoad;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -48,6 +49,7 @@ final class DemoRollOuts {
         String union = record.finding(car, "Leak: weep at the cooler union", "ENGINE_BAY", "fit", 30, Gate.FIRST_FIRE);
         record.done(union, hoursAgo(48));
         String fan = record.finding(car, "Fan comes in at 104 °C", "FRONT", "wire", 40, Gate.TEST);
+        record.done(fan, hoursAgo(20));
         rollOut.passed(car, Gate.POWER_UP, hoursAgo(58));
         rollOut.passed(car, Gate.FIRST_FIRE, hoursAgo(50));
         rollOut.tried(car, "first-fire", hoursAgo(50), 14, false, "weep at the cooler union", 0, false);
@@ -118,6 +120,15 @@ final class DemoRollOuts {
         rollOut.tyres(vesk, "set 15", "DRY", "USED", 7);
         rollOut.tyres(vesk, "set 12", "DRY", "USED", 9);
         rollOut.tyres(vesk, "wet 3", "WET", "USED", 3);
+        rollOut.load(
+                hours,
+                UsualLoad.of(
+                        List.of("8", "5"),
+                        7,
+                        List.of("set 12", "set 15", "set 17", "set 21", "set 22", "set 23", "wet 3")),
+                24,
+                1_400,
+                hoursAgo(2));
         String cup = rollOut.event(
                 "Winter cup, round two",
                 "Hollin",

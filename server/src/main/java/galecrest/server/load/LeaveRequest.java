@@ -1,0 +1,4 @@
+package galecrest.server.load;
+
+/** Leaves; {@code anyway} without what is not aboard. */
+record LeaveRequest(boolean anyway) {}

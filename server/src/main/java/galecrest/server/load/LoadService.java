@@ -1,0 +1,198 @@
+package galecrest.server.load;
+
+import galecrest.core.load.LoadItem;
+import galecrest.core.load.UsualLoad;
+import galecrest.core.shop.Problem;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
+import galecrest.server.access.LeadOrManager;
+import galecrest.server.csv.CsvTable;
+import galecrest.server.csv.SheetReader;
+import galecrest.server.journal.Journal;
+import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** The load list of an event: what goes aboard, who has ticked it, and what is asked for by name when it leaves. */
+@Service
+class LoadService {
+    private static final List<String> COLUMNS = List.of("name", "box", "quantity", "kg");
+    private static final int LONGEST = 80;
+    private static final int MOST = 1_000;
+
+    private final LoadRepository record;
+    private final Journal journal;
+    private final Clock clock;
+    private final CurrentUser who;
+
+    LoadService(LoadRepository record, Journal journal, Clock clock, CurrentUser who) {
+        this.record = record;
+        this.journal = journal;
+        this.clock = clock;
+        this.who = who;
+    }
+
+    @AnyHand
+    LoadResponse of(String event) {
+        mustBe(event);
+        return record.load(event);
+    }
+
+    private String mustBe(String event) {
+        return record.event(event).orElseThrow(() -> new NotFoundException("event"));
+    }
+
+    @AnyHand
+    void add(String event, LoadItemRequest form) {
+        LoadItem item = read(form);
+        journal.judge(() -> {
+            String name = mustBe(event);
+            if (!record.insert(event, item)) {
+                throw new ValidationException("name", "That is in this box already.");
+            }
+            return "put " + item.name() + " on the load list of " + name;
+        });
+    }
+
+    private static LoadItem read(LoadItemRequest form) {
+        List<Problem> problems = check(form);
+        ValidationException.throwIfAny(problems);
+        return new LoadItem(said(form.box()), said(form.name()), form.quantity(), form.kilograms());
+    }
+
+    private static List<Problem> check(LoadItemRequest form) {
+        List<Problem> problems = new ArrayList<>();
+        if (said(form.name()).isEmpty() || said(form.name()).length() > LONGEST) {
+            problems.add(new Problem("name", "What is it? 1 to " + LONGEST + " letters."));
+        }
+        if (said(form.box()).length() > LONGEST) {
+            problems.add(new Problem("box", "At most " + LONGEST + " letters."));
+        }
+        if (form.quantity() < 1 || form.quantity() > 10_000) {
+            problems.add(new Problem("quantity", "1 or more."));
+        }
+        if (!(form.kilograms() >= 0 && form.kilograms() < 100_000)) {
+            problems.add(new Problem("kilograms", "0 kg or more."));
+        }
+        return problems;
+    }
+
+    private static String said(@Nullable String text) {
+        return text == null ? "" : text.strip();
+    }
+
+    /** Puts the usual things on the list, by the event's cars, sessions and tyres; what is there stays. */
+    @LeadOrManager
+    int usual(String event) {
+        int[] added = new int[1];
+        journal.judge(() -> {
+            String name = mustBe(event);
+            for (LoadItem item : UsualLoad.of(record.cars(event), record.sessions(event), record.sets(event))) {
+                added[0] += record.insert(event, item) ? 1 : 0;
+            }
+            return added[0] == 0 ? null : "began the load list of " + name;
+        });
+        return added[0];
+    }
+
+    @LeadOrManager
+    void remove(String item) {
+        journal.judge(() -> {
+            String name = record.item(item).orElseThrow(() -> new NotFoundException("thing on this list"));
+            record.delete(item);
+            return "took " + name + " off the load list";
+        });
+    }
+
+    /** Ticks a thing, or takes the tick away; many do so at once, and the plan hears nothing of it. */
+    @AnyHand
+    void tick(String item, LoadTickRequest form) {
+        record.item(item).orElseThrow(() -> new NotFoundException("thing on this list"));
+        if (form.aboard()) {
+            record.tick(item, who.name(), clock.instant());
+        } else {
+            record.untick(item);
+        }
+    }
+
+    @LeadOrManager
+    void payload(String event, PayloadRequest form) {
+        if (!(form.kilograms() >= 0 && form.kilograms() < 100_000)) {
+            throw new ValidationException("kilograms", "0 kg or more.");
+        }
+        journal.judge(() -> {
+            String name = mustBe(event);
+            record.payload(event, form.kilograms());
+            return "said what the trailer takes for " + name;
+        });
+    }
+
+    /** Leaves; what is not aboard is asked for by name first. */
+    @AnyHand
+    void leave(String event, LeaveRequest form) {
+        journal.judge(() -> {
+            String name = mustBe(event);
+            List<String> missing = record.items(event).stream()
+                    .filter(i -> i.by() == null)
+                    .map(LoadResponse.LoadItemResponse::name)
+                    .toList();
+            if (!missing.isEmpty() && !form.anyway()) {
+                throw new ValidationException(
+                        "leave", "Not aboard: " + String.join(", ", missing) + ". Leave without?");
+            }
+            String without = String.join(", ", missing);
+            record.left(event, clock.instant(), who.name(), without);
+            return "left for " + name + (missing.isEmpty() ? " with all aboard" : " without " + without);
+        });
+    }
+
+    @AnyHand
+    String export(String event) {
+        mustBe(event);
+        return Stream.concat(
+                        Stream.of(Stream.concat(COLUMNS.stream(), Stream.of("aboard"))),
+                        record.items(event).stream()
+                                .map(i -> Stream.of(
+                                        i.name(),
+                                        i.box(),
+                                        String.valueOf(i.quantity()),
+                                        BigDecimal.valueOf(i.kilograms())
+                                                .stripTrailingZeros()
+                                                .toPlainString(),
+                                        i.by() == null ? "" : i.by())))
+                .map(CsvTable::line)
+                .collect(Collectors.joining());
+    }
+
+    /** Takes in a list, wholly or not at all; what is there already is passed over. Returns how many things are new. */
+    @LeadOrManager
+    int takeIn(String event, byte[] file) {
+        SheetReader.Read<LoadItemRequest> read = SheetReader.read(
+                file,
+                Stream.concat(COLUMNS.stream(), Stream.of("aboard")).toList(),
+                cells -> new LoadItemRequest(
+                        cells.text("box"),
+                        cells.text("name"),
+                        cells.read("quantity", Integer::valueOf).orElse(1),
+                        cells.read("kg", Double::valueOf).orElse(0.0)),
+                LoadService::check);
+        ValidationException.throwIfAny(read.problems());
+        if (read.rows().size() > MOST) {
+            throw new ValidationException("file", "A load list has at most " + MOST + " things.");
+        }
+        int[] added = new int[1];
+        journal.judge(() -> {
+            String name = mustBe(event);
+            read.rows().forEach(row -> added[0] += record.insert(event, read(row.form())) ? 1 : 0);
+            return added[0] == 0 ? null : "took in " + added[0] + " things for " + name;
+        });
+        return added[0];
+    }
+}

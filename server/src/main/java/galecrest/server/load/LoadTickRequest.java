@@ -1,0 +1,4 @@
+package galecrest.server.load;
+
+/** Whether a thing is aboard. */
+record LoadTickRequest(boolean aboard) {}

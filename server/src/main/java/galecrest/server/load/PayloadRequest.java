@@ -1,0 +1,4 @@
+package galecrest.server.load;
+
+/** What the trailer takes, kg. */
+record PayloadRequest(double kilograms) {}

@@ -1,0 +1,4 @@
+package galecrest.server.load;
+
+/** How many things of a list were new. */
+record TakenLoadResponse(int added) {}
