@@ -58,9 +58,11 @@ export function EventPage({ event, changes, onGone }: Props) {
         </section>
         {changes && (
           <div className={css.buttons}>
-            <Button variant="default" onClick={() => setChanging(true)}>
-              Change
-            </Button>
+            {!event.over && (
+              <Button variant="default" onClick={() => setChanging(true)}>
+                Change
+              </Button>
+            )}
             {!event.over && (
               <Button variant="default" loading={busy} onClick={over}>
                 It is over: book it

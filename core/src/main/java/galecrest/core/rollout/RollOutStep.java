@@ -27,7 +27,4 @@ public record RollOutStep(
         after = List.copyOf(after);
         channels = List.copyOf(channels);
     }
-
-    /** The key of its first fire, whose tries are logged as fires. */
-    public static final String FIRST_FIRE = "first-fire";
 }

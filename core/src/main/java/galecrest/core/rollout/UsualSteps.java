@@ -12,7 +12,7 @@ public final class UsualSteps {
 
     public static final List<RollOutStep> ALL = List.of(
             new RollOutStep(
-                    RollOutStep.FIRST_FIRE,
+                    "first-fire",
                     "First fire",
                     "at most 20 s, and off at the first leak or without oil pressure",
                     Optional.of(Gate.FIRST_FIRE),

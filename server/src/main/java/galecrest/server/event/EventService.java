@@ -101,6 +101,10 @@ public class EventService {
         ValidationException.throwIfAny(check(form));
         journal.judge(() -> {
             EventResponse there = mustBe(id);
+            if (there.over()) {
+                throw new ValidationException(
+                        "name", "It is over, and what it took is booked: that is not changed now.");
+            }
             if (!record.update(id, form)) {
                 throw new ConflictException("Somebody else has changed this event.", 0, List.of());
             }

@@ -242,6 +242,9 @@ class EventTest extends ServerTest {
                 .isEqualTo(204);
         assertThat(call(SEF, "POST", "/api/events/" + id + "/over", null).status())
                 .isEqualTo(409);
+        Map<String, Object> later = form("Test that is over");
+        later.put("version", event(id).path("version").asInt());
+        assertThat(call(SEF, "PUT", "/api/events/" + id, later).at("name")).contains("is booked");
         JsonNode total = component(component).path("total");
         assertThat(total.path("HOURS").asDouble()).isCloseTo(41 + 5, within(1e-9));
         assertThat(total.path("DISTANCE").asDouble()).isCloseTo(590, within(1e-9));
