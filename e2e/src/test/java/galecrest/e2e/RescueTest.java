@@ -85,12 +85,14 @@ class RescueTest extends BrowserTest {
         assertThat(mara.getByText("driveshaft right now arrives").first()).isVisible();
         mara.keyboard().press("w");
         mara.locator("button.stand[aria-label^='112 ']").click();
+        assertThat(sheet).containsText("Rolling road session");
         sheet.locator("a[title^='What drives it']").click();
         settled(mara, date, now -> now < before);
 
         // The date that is in real trouble is another's: what would help, with what each does to the other dates.
         mara.navigate(address("/walk"));
         mara.locator("button.stand[aria-label^='8 ']").click();
+        assertThat(sheet).containsText("Four hours of Crane Moor");
         sheet.locator("a[title^='What drives it']").click();
         Locator trouble = region(mara, "Chain of Four hours of Crane Moor");
         double lost = odds(trouble);
