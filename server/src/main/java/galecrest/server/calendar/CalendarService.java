@@ -13,10 +13,13 @@ import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.csv.CsvTable;
+import galecrest.server.event.EventResponse;
+import galecrest.server.event.EventService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -25,6 +28,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -35,14 +39,19 @@ import org.springframework.stereotype.Service;
 class CalendarService {
     private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
+    /** A moment that something is due stands in a calendar as the half hour before it. */
+    private static final Duration MARK = Duration.ofMinutes(30);
+
     private final FeedRepository feeds;
     private final PlanService plans;
+    private final EventService events;
     private final Journal journal;
     private final Clock clock;
 
-    CalendarService(FeedRepository feeds, PlanService plans, Journal journal, Clock clock) {
+    CalendarService(FeedRepository feeds, PlanService plans, EventService events, Journal journal, Clock clock) {
         this.feeds = feeds;
         this.plans = plans;
+        this.events = events;
         this.journal = journal;
         this.clock = clock;
     }
@@ -100,7 +109,8 @@ class CalendarService {
                     .map(name -> CalendarFile.write(
                             name,
                             plans.lastPublished().map(PlanService.Published::at).orElse(Instant.EPOCH),
-                            entries(told, feed)));
+                            Stream.concat(entries(told, feed).stream(), dates(told.shop(), feed))
+                                    .toList()));
         });
     }
 
@@ -136,6 +146,49 @@ class CalendarService {
             }
         });
         return entries;
+    }
+
+    /** The dates of a car and the events that it goes to; of a person the events that they go along to. */
+    private Stream<CalendarFile.Entry> dates(ShopSnapshot shop, FeedRow feed) {
+        List<EventResponse> going = events.entered().stream()
+                .filter(e -> feed.kind() == FeedKind.BUILD
+                        ? e.cars().stream().anyMatch(c -> c.buildId().equals(feed.subject()))
+                        : feed.kind() == FeedKind.PERSON && e.crew().contains(feed.subject()))
+                .toList();
+        Set<String> ofEvents = going.stream()
+                .flatMap(e -> e.cars().stream().map(EventResponse.EventCarResponse::commitmentId))
+                .collect(Collectors.toSet());
+        Stream<CalendarFile.Entry> others = feed.kind() != FeedKind.BUILD
+                ? Stream.empty()
+                : shop.commitments().stream()
+                        .filter(c -> c.build().value().equals(feed.subject())
+                                && c.slotOf().isEmpty()
+                                && !ofEvents.contains(c.id().value()))
+                        .map(c -> new CalendarFile.Entry(
+                                c.id() + "@galecrest", c.due().minus(MARK), c.due(), "Due: " + c.name(), "", ""));
+        return Stream.concat(others, going.stream().flatMap(CalendarService::entries));
+    }
+
+    private static Stream<CalendarFile.Entry> entries(EventResponse event) {
+        Stream<CalendarFile.Entry> whole = event.back().isAfter(event.loadsAt())
+                ? Stream.of(new CalendarFile.Entry(
+                        event.id() + "@galecrest",
+                        event.loadsAt(),
+                        event.back(),
+                        event.name(),
+                        event.place(),
+                        "loading to back"))
+                : Stream.empty();
+        return Stream.concat(
+                whole,
+                event.sessions().stream()
+                        .map(s -> new CalendarFile.Entry(
+                                s.id() + "@galecrest",
+                                s.start(),
+                                s.start().plus(Duration.ofMinutes(s.minutes())),
+                                event.name() + ": " + s.name(),
+                                event.place(),
+                                "")));
     }
 
     /** The present plan as CSV (RFC 4180), in order of start, times local to the shop. */

@@ -84,9 +84,9 @@ public class CarUseService {
         return log;
     }
 
-    /** Books a use within the change that is open; what that source has been booked for already is not booked again. */
-    public void book(String source, String build, Instant at, Wear wear, boolean warm, String what) {
-        record.book(source, new CarUse("", new BuildId(build), at, wear, what, warm), who.name());
+    /** Books a use within the change that is open; false where that source has been booked already. */
+    public boolean book(String source, String build, Instant at, Wear wear, boolean warm, String what) {
+        return record.book(source, new CarUse("", new BuildId(build), at, wear, what, warm), who.name());
     }
 
     @AnyHand

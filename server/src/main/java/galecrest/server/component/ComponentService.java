@@ -8,6 +8,7 @@ import galecrest.core.component.Counter;
 import galecrest.core.component.Fitting;
 import galecrest.core.component.Wear;
 import galecrest.core.gate.GateFacts;
+import galecrest.core.season.UsualTurnaround;
 import galecrest.core.shop.Problem;
 import galecrest.core.work.Commitment;
 import galecrest.server.NewId;
@@ -176,15 +177,34 @@ public class ComponentService {
                 .toList();
     }
 
+    /** What of a car runs out at an event or has run out already, by component. */
+    @AnyHand
+    public List<UsualTurnaround.FallsDue> fallsDue(String build, String event) {
+        return all().stream()
+                .filter(c -> build.equals(c.buildId()))
+                .flatMap(c -> c.due().stream()
+                        .filter(d -> d.at() == null || d.at().equals(event))
+                        .map(d -> new UsualTurnaround.FallsDue(
+                                (c.name() + " " + c.identity()).strip(), d.said(), d.service())))
+                .toList();
+    }
+
+    /** What is fitted to a car now; asked within a change or outside of one. */
+    public List<Component> fitted(String build) {
+        Instant now = clock.instant();
+        return record.all().stream()
+                .map(ComponentRepository.Kept::component)
+                .filter(c ->
+                        c.at(now).filter(f -> f.build().value().equals(build)).isPresent())
+                .toList();
+    }
+
     /** What is on the car and beyond its life or its date now; asked within a change or outside of one. */
     public List<GateFacts.Lapsed> lapsed(String build) {
         Instant now = clock.instant();
         ZoneId zone = names.zone();
         List<CarUse> all = uses.all();
-        return record.all().stream()
-                .map(ComponentRepository.Kept::component)
-                .filter(c ->
-                        c.at(now).filter(f -> f.build().value().equals(build)).isPresent())
+        return fitted(build).stream()
                 .flatMap(c -> ComponentLife.of(c, all).lapsed(now, zone).stream()
                         .map(said -> new GateFacts.Lapsed(said, c.safety())))
                 .toList();
@@ -282,6 +302,11 @@ public class ComponentService {
                     + component.called()
                     + (what.isEmpty() ? "" : ": " + what);
         });
+    }
+
+    /** Writes a crash into the history of all that is fitted to a car, within the change that is open. */
+    public void crashed(String build, String what) {
+        fitted(build).forEach(c -> record.note(c.id(), HistoryKind.CRASH, what, clock.instant(), who.name()));
     }
 
     private Instant at(@Nullable Instant said) {

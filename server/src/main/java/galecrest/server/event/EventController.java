@@ -1,8 +1,13 @@
 package galecrest.server.event;
 
 import galecrest.server.AddedResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -10,8 +15,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Events and tyres over HTTP. */
 @RestController
@@ -19,10 +26,12 @@ import org.springframework.web.bind.annotation.RestController;
 class EventController {
     private final EventService events;
     private final TyreService tyres;
+    private final TyreTableService table;
 
-    EventController(EventService events, TyreService tyres) {
+    EventController(EventService events, TyreService tyres, TyreTableService table) {
         this.events = events;
         this.tyres = tyres;
+        this.table = table;
     }
 
     @GetMapping("/events")
@@ -62,6 +71,19 @@ class EventController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void lock(@PathVariable String id, @RequestBody TyreLockRequest form) {
         tyres.lock(id, form);
+    }
+
+    @GetMapping(path = "/events/{id}/tyres.csv", produces = "text/csv")
+    ResponseEntity<byte[]> exportTyres(@PathVariable String id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=tyres.csv")
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(table.export(id).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @PostMapping(path = "/events/{id}/tyres/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    TakenTyresResponse takeInTyres(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
+        return new TakenTyresResponse(table.takeIn(id, file.getBytes()));
     }
 
     @GetMapping("/tyre-sets")

@@ -1,7 +1,9 @@
 package galecrest.server.event;
 
 import galecrest.core.tyre.Session;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -10,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param over whether its hours and cycles were booked
  */
-record EventResponse(
+public record EventResponse(
         String id,
         String name,
         String place,
@@ -26,13 +28,24 @@ record EventResponse(
         List<String> crew,
         int version) {
     /** A session. */
-    record EventSessionResponse(String id, String name, Session.Kind kind, Instant start, int minutes, double km) {}
+    public record EventSessionResponse(
+            String id, String name, Session.Kind kind, Instant start, int minutes, double km) {}
 
     /** A car of it, with its date and its round of work. */
-    record EventCarResponse(
+    public record EventCarResponse(
             String buildId,
             boolean spare,
             String driver,
             @Nullable String commitmentId,
             @Nullable String roundId) {}
+
+    /** When its cars are in the shop again: as entered, else when the last session ends, else when they were loaded. */
+    public Instant back() {
+        return backAt != null
+                ? backAt
+                : sessions.stream()
+                        .map(s -> s.start().plus(Duration.ofMinutes(s.minutes())))
+                        .max(Comparator.naturalOrder())
+                        .orElse(loadsAt);
+    }
 }

@@ -4,6 +4,8 @@ import galecrest.core.build.Gate;
 import galecrest.core.component.Counter;
 import galecrest.core.component.Wear;
 import galecrest.core.shop.Problem;
+import galecrest.core.tyre.TyrePlan;
+import galecrest.core.tyre.TyreSet;
 import galecrest.core.work.Commitment;
 import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
@@ -72,8 +74,28 @@ public class EventService {
     }
 
     @AnyHand
-    List<EventResponse> all() {
+    public List<EventResponse> all() {
         return record.all();
+    }
+
+    /** Every event, for who is asked by nobody who is signed in. */
+    public List<EventResponse> entered() {
+        return record.all();
+    }
+
+    @AnyHand
+    public EventResponse get(String id) {
+        return mustBe(id);
+    }
+
+    /** The sets of tyres that serve a car at an event, and which of them are to be scuffed before; by name. */
+    public record Tyres(List<String> serving, List<String> scuff) {}
+
+    public Tyres tyres(EventResponse event, String build) {
+        TyrePlan plan = tyres.plan(event, build);
+        return new Tyres(
+                plan.served().stream().map(s -> s.set().name()).distinct().toList(),
+                plan.scuff().stream().map(TyreSet::name).toList());
     }
 
     @LeadOrManager
@@ -167,9 +189,9 @@ public class EventService {
     /** The date that a car is given: it is loaded then. The crew goes along with the first car. */
     private static CommitmentRequest date(EventRequest form, EventRequest.EventCarRequest car) {
         boolean first = cars(form).get(0).equals(car);
-        OutingRequest outing = first && form.backAt() != null && !crew(form).isEmpty()
-                ? new OutingRequest(form.backAt(), crew(form), List.of())
-                : null;
+        OutingRequest outing = form.backAt() == null
+                ? null
+                : new OutingRequest(form.backAt(), first ? crew(form) : List.of(), List.of());
         return new CommitmentRequest(
                 car.buildId(),
                 form.name().strip(),

@@ -62,6 +62,25 @@ class LoadController {
         loads.tick(item, form);
     }
 
+    @PutMapping("/load-items/{item}/back")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void back(@PathVariable String item, @RequestBody LoadBackRequest form) {
+        loads.back(item, form);
+    }
+
+    @PostMapping("/events/{id}/load/used")
+    UsedResponse used(@PathVariable String id) {
+        return new UsedResponse(loads.used(id));
+    }
+
+    @GetMapping(path = "/events/{id}/load.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> paper(@PathVariable String id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=load.pdf")
+                .contentType(MediaType.APPLICATION_PDF)
+                .body(loads.paper(id));
+    }
+
     @DeleteMapping("/load-items/{item}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@PathVariable String item) {

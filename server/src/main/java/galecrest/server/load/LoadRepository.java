@@ -6,6 +6,7 @@ import galecrest.server.SqlTime;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -28,8 +29,9 @@ class LoadRepository {
     /** The things of an event by their boxes. */
     List<LoadResponse.LoadItemResponse> items(String event) {
         return db.sql("""
-                        select i.id, i.box, i.name, i.quantity, i.mass_kg as kilograms, t.by_name as by
+                        select i.id, i.box, i.name, i.quantity, i.mass_kg as kilograms, t.by_name as by, r.back
                         from load_item i left join load_tick t on t.item_id = i.id
+                        left join load_return r on r.item_id = i.id
                         where i.event_id = :event order by i.box, i.position, i.id""")
                 .param("event", event)
                 .query(LoadResponse.LoadItemResponse.class)
@@ -45,9 +47,10 @@ class LoadRepository {
                         row.getDouble("payload_kg"),
                         SqlTime.instant(row, "left_at"),
                         row.getString("left_by"),
-                        row.getString("without")))
+                        row.getString("without"),
+                        row.getTimestamp("used_listed_at") != null))
                 .optional()
-                .orElseGet(() -> new LoadResponse(items, 0, null, "", ""));
+                .orElseGet(() -> new LoadResponse(items, 0, null, "", "", false));
     }
 
     /** False where the box holds such a thing already. */
@@ -68,13 +71,15 @@ class LoadRepository {
                 > 0;
     }
 
-    /** What a thing is called; empty where it is gone. */
-    Optional<String> item(String id) {
-        return db.sql("select name from load_item where id = :id")
-                .param("id", id)
-                .query(String.class)
-                .optional();
+    /** What a thing is called, how many of it go aboard, and whether the trailer has left; empty where it is gone. */
+    Optional<Thing> item(String id) {
+        return db.sql("""
+                        select i.name, i.quantity, t.left_at is not null as left
+                        from load_item i left join load_trailer t on t.event_id = i.event_id where i.id = :id""").param("id", id).query(Thing.class).optional();
     }
+
+    /** A thing on the list. */
+    record Thing(String name, int quantity, boolean left) {}
 
     void delete(String id) {
         db.sql("delete from load_item where id = :id").param("id", id).update();
@@ -90,6 +95,33 @@ class LoadRepository {
 
     void untick(String id) {
         db.sql("delete from load_tick where item_id = :id").param("id", id).update();
+    }
+
+    /** Counts what came back of a thing; null takes the count away. */
+    void back(String id, @Nullable Integer back, String by, Instant at) {
+        if (back == null) {
+            db.sql("delete from load_return where item_id = :id")
+                    .param("id", id)
+                    .update();
+            return;
+        }
+        db.sql("""
+                        insert into load_return (item_id, back, by_name, at) values (:id, :back, :by, :at)
+                        on conflict (item_id) do update set back = excluded.back, by_name = excluded.by_name, at = excluded.at""")
+                .param("id", id)
+                .param("back", back)
+                .param("by", by)
+                .param("at", SqlTime.of(at))
+                .update();
+    }
+
+    /** False where what was used has been listed already. */
+    boolean usedListed(String event, Instant at) {
+        return db.sql("update load_trailer set used_listed_at = :at where event_id = :event and used_listed_at is null")
+                        .param("event", event)
+                        .param("at", SqlTime.of(at))
+                        .update()
+                > 0;
     }
 
     void payload(String event, double kilograms) {

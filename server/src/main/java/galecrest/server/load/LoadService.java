@@ -9,12 +9,17 @@ import galecrest.server.access.LeadOrManager;
 import galecrest.server.csv.CsvTable;
 import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
+import galecrest.server.pdf.PdfSheet;
+import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.stock.StockService;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -28,12 +33,14 @@ class LoadService {
     private static final int MOST = 1_000;
 
     private final LoadRepository record;
+    private final StockService stock;
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
 
-    LoadService(LoadRepository record, Journal journal, Clock clock, CurrentUser who) {
+    LoadService(LoadRepository record, StockService stock, Journal journal, Clock clock, CurrentUser who) {
         this.record = record;
+        this.stock = stock;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -105,7 +112,7 @@ class LoadService {
     @LeadOrManager
     void remove(String item) {
         journal.judge(() -> {
-            String name = record.item(item).orElseThrow(() -> new NotFoundException("thing on this list"));
+            String name = thing(item).name();
             record.delete(item);
             return "took " + name + " off the load list";
         });
@@ -114,12 +121,90 @@ class LoadService {
     /** Ticks a thing, or takes the tick away; many do so at once, and the plan hears nothing of it. */
     @AnyHand
     void tick(String item, LoadTickRequest form) {
-        record.item(item).orElseThrow(() -> new NotFoundException("thing on this list"));
+        thing(item);
         if (form.aboard()) {
             record.tick(item, who.name(), clock.instant());
         } else {
             record.untick(item);
         }
+    }
+
+    private LoadRepository.Thing thing(String item) {
+        return record.item(item).orElseThrow(() -> new NotFoundException("thing on this list"));
+    }
+
+    /** Counts what came back of a thing, once the trailer has left; the last count stands. */
+    @AnyHand
+    void back(String item, LoadBackRequest form) {
+        LoadRepository.Thing thing = thing(item);
+        Integer back = form.back();
+        if (!thing.left()) {
+            throw new ValidationException("back", "The trailer has not left yet.");
+        }
+        if (back != null && (back < 0 || back > thing.quantity())) {
+            throw new ValidationException("back", "0 to " + thing.quantity() + ": so many went along.");
+        }
+        record.back(item, back, who.name(), clock.instant());
+    }
+
+    /** Puts what was counted and did not all come back on the supply run; once. Returns how many things these are. */
+    @AnyHand
+    int used(String event) {
+        int[] listed = new int[1];
+        journal.judge(() -> {
+            String name = mustBe(event);
+            List<LoadResponse.LoadItemResponse> used = record.items(event).stream()
+                    .filter(i -> i.back() != null && i.back() < i.quantity())
+                    .toList();
+            if (used.isEmpty()) {
+                throw new ValidationException("used", "Of all that was counted, everything came back.");
+            }
+            if (!record.usedListed(event, clock.instant())) {
+                throw new ConflictException("What was used is on the supply run already.", 0, List.of());
+            }
+            used.forEach(i -> stock.put(i.name(), String.valueOf(i.quantity() - i.back()), "used at " + name));
+            listed[0] = used.size();
+            return "put " + used.size() + " things used at " + name + " on the supply run";
+        });
+        return listed[0];
+    }
+
+    /** The list on paper, box by box. */
+    @AnyHand
+    byte[] paper(String event) {
+        String name = mustBe(event);
+        LoadResponse load = record.load(event);
+        double mass = load.items().stream()
+                .mapToDouble(LoadResponse.LoadItemResponse::kilograms)
+                .sum();
+        PdfSheet sheet = PdfSheet.titled("Load list: " + name)
+                .line(String.format(
+                                Locale.ROOT, "%d things, %.0f kg", load.items().size(), mass)
+                        + (load.payload() > 0
+                                ? String.format(Locale.ROOT, "; the trailer takes %.0f kg", load.payload())
+                                : "")
+                        + (load.payload() > 0 && mass > load.payload() ? ": TOO MUCH" : ""));
+        load.items().stream()
+                .collect(Collectors.groupingBy(
+                        LoadResponse.LoadItemResponse::box, LinkedHashMap::new, Collectors.toList()))
+                .forEach((box, items) -> sheet.heading(box.isEmpty() ? "loose" : box)
+                        .table(
+                                List.of("aboard", "thing", "how many", "kg", "back"),
+                                items.stream()
+                                        .map(i -> List.of(
+                                                i.by() == null ? " " : i.by(),
+                                                i.name(),
+                                                String.valueOf(i.quantity()),
+                                                plain(i.kilograms()),
+                                                i.back() == null ? " " : String.valueOf(i.back())))
+                                        .toList()));
+        return sheet.line(
+                        "Loaded by ______________________   on ______________________   Straps looked at again after 20 km.")
+                .pdf();
+    }
+
+    private static String plain(double amount) {
+        return BigDecimal.valueOf(amount).stripTrailingZeros().toPlainString();
     }
 
     @LeadOrManager
@@ -163,9 +248,7 @@ class LoadService {
                                         i.name(),
                                         i.box(),
                                         String.valueOf(i.quantity()),
-                                        BigDecimal.valueOf(i.kilograms())
-                                                .stripTrailingZeros()
-                                                .toPlainString(),
+                                        plain(i.kilograms()),
                                         i.by() == null ? "" : i.by())))
                 .map(CsvTable::line)
                 .collect(Collectors.joining());

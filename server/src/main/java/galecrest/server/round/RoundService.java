@@ -33,8 +33,13 @@ public class RoundService {
 
     @LeadOrManager
     public String add(String build, RoundRequest form) {
-        List<JobSheet.Line> lines =
-                new ArrayList<>(form.template() == null ? List.of() : sheets.template(form.template()));
+        return lay(build, form, form.template() == null ? List.of() : sheets.template(form.template()));
+    }
+
+    /** Lays a round that begins with this work, whatever template the form names. */
+    @LeadOrManager
+    public String lay(String build, RoundRequest form, List<JobSheet.Line> first) {
+        List<JobSheet.Line> lines = new ArrayList<>(first);
         lines.addAll(captured.lines(form.lines() == null ? List.of() : form.lines()));
         String id = NewId.next();
         journal.judge(() -> {

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Service;
 
 /** Consumables that one run a day brings, and what lies on the shelf. */
 @Service
-class StockService {
+public class StockService {
     private final StockRepository stock;
     private final PartLineRepository parts;
     private final Journal journal;
@@ -42,6 +42,11 @@ class StockService {
     String ask(SupplyRequest form) {
         return journal.change(
                 "asked for " + form.name().strip(), () -> stock.insert(form, who.name(), clock.instant()));
+    }
+
+    /** Puts something on the supply run within the change that is open. */
+    public void put(String name, String quantity, String boughtFrom) {
+        stock.insert(new SupplyRequest(name, quantity, boughtFrom, null), who.name(), clock.instant());
     }
 
     @AnyHand

@@ -302,6 +302,13 @@ public class WorkRepository {
         return rows > 0;
     }
 
+    boolean isBegun(String id) {
+        return db.sql("select exists (select 1 from work where id = :id and status <> 'TODO')")
+                .param("id", id)
+                .query(Boolean.class)
+                .single();
+    }
+
     void delete(String id) {
         db.sql("delete from work where id = :id").param("id", id).update();
     }

@@ -81,7 +81,7 @@ public class WorkService {
 
     /** Says which date of its car a piece of work is for. */
     @LeadOrManager
-    void belongTo(String id, WorkDateRequest form) {
+    public void belongTo(String id, WorkDateRequest form) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             if (form.thereId() != null) {
@@ -200,5 +200,14 @@ public class WorkService {
             works.delete(id);
             return "removed " + name;
         });
+    }
+
+    /** Removes work within the change that is open; false, and it stays, where somebody has begun it. */
+    public boolean removeIfNotBegun(String id) {
+        boolean untouched = !works.isBegun(id);
+        if (untouched) {
+            works.delete(id);
+        }
+        return untouched;
     }
 }

@@ -1,0 +1,4 @@
+package galecrest.server.event;
+
+/** How many sets were added. */
+record TakenTyresResponse(int added) {}

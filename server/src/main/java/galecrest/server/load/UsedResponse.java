@@ -1,0 +1,4 @@
+package galecrest.server.load;
+
+/** How many things were put on the supply run. */
+record UsedResponse(int listed) {}

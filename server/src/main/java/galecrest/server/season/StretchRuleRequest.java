@@ -1,0 +1,4 @@
+package galecrest.server.season;
+
+/** The house rule for long stretches; see {@link galecrest.core.season.StretchRule}. */
+record StretchRuleRequest(int mostDays, int mostNights, int mostHours, int eventHours) {}
