@@ -7,3 +7,6 @@ const ORDER: Gate[] = ['POWER_UP', 'FIRST_FIRE', 'GROUND', 'TUNER', 'ROLL_OUT', 
 
 /** The gates as choices, in the order in which a car passes them. */
 export const GATES = ORDER.map((value) => ({ value, label: word(value) }))
+
+/** Where a gate of a car is worked. */
+export const gateAddress = (car: string, gate: Gate) => `/rollout/${car}/gate-${gate}`

@@ -12,7 +12,11 @@ import { EventForm } from './EventForm'
 import css from './events.module.css'
 import { LastDays } from './LastDays'
 import { LoadList } from './LoadList'
+import { Spares } from './Spares'
+import { TestDays } from './TestDays'
+import { Turnarounds } from './Turnarounds'
 import { Tyres } from './Tyres'
+import { WhoGoes } from './WhoGoes'
 
 interface Props {
   event: RaceEvent
@@ -22,7 +26,6 @@ interface Props {
 
 /** One event: what must be true and by when, tyres, what runs out. */
 export function EventPage({ event, changes, onGone }: Props) {
-  const { person } = useBoard()
   const { send, busy } = useSend()
   const [changing, setChanging] = useState(false)
   const [sure, setSure] = useState(false)
@@ -37,25 +40,30 @@ export function EventPage({ event, changes, onGone }: Props) {
       (gone) => gone && onGone(),
     )
   }
-  const crew = event.crew.map((p) => person.get(p)?.name).filter(Boolean)
   return (
     <div className={css.page}>
+      <nav aria-label="On this page" className={`no-print ${css.jump}`}>
+        {!event.over && <a href="#tyres">Tyres</a>}
+        {event.sessions.some((s) => s.kind === 'TEST') && <a href="#test-day">Test day</a>}
+        <a href="#aboard">Aboard</a>
+        <a href="#runs-out">Runs out</a>
+        <a href="#who-goes">Who goes</a>
+      </nav>
       <div>
         {event.over ? (
           <p className="quiet strong">It is over: its hours and cycles are booked.</p>
         ) : (
           <LastDays event={event} />
         )}
+        {!event.over && <Turnarounds event={event} changes={changes} />}
+        <TestDays event={event} changes={changes} />
         {!event.over && <Tyres event={event} changes={changes} />}
-        {!event.over && <LoadList event={event.id} changes={changes} />}
+        <LoadList event={event.id} changes={changes} />
       </div>
       <div>
         <RunsOut event={event} />
-        <section aria-label="Who goes">
-          <h2>Who goes</h2>
-          <p className="small">{crew.length ? crew.join(', ') : 'Nobody is named.'}</p>
-          {event.className && <p className="small soft">Class: {event.className}.</p>}
-        </section>
+        {!event.over && <Spares event={event} />}
+        <WhoGoes event={event} />
         {changes && (
           <div className={css.buttons}>
             {!event.over && (
@@ -89,7 +97,7 @@ function RunsOut({ event }: { event: RaceEvent }) {
     .filter((c) => event.cars.some((x) => x.buildId === c.buildId))
     .flatMap((c) => c.due.filter((d) => !d.at || d.at === event.name).map((d) => ({ c, d })))
   return (
-    <section aria-label="Runs out before or at the event">
+    <section aria-label="Runs out before or at the event" id="runs-out">
       <h2>Runs out before or at it</h2>
       {rows.length === 0 && <p className="small soft">Nothing that is written down.</p>}
       {rows.map(({ c, d }) => (

@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
 import { type RaceEvent } from '../api/events'
+import { gateAddress } from '../domain/gates'
 import { MarginMark } from '../domain/MarginMark'
 import { dayKey } from '../format/time'
 import css from './events.module.css'
@@ -48,7 +49,7 @@ export function LastDays({ event }: { event: RaceEvent }) {
             <LineOf
               key={c.buildId}
               name={`${car.get(c.buildId)?.number ?? ''} ${c.spare ? 'spare' : ''}`.trim() || 'car'}
-              address={`/rollout/${c.buildId}/gate-EVENT`}
+              address={gateAddress(c.buildId, 'EVENT')}
               plan={plan.days}
               after={plan.after}
               margin={date?.marginMinutes}

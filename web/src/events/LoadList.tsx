@@ -31,7 +31,7 @@ export function LoadList({ event, changes }: { event: string; changes: boolean }
   const boxes = [...new Set(load.items.map((i) => i.box))]
   const over = load.payload > 0 && mass(load.items) > load.payload
   return (
-    <section aria-label="Aboard">
+    <section aria-label="Aboard" id="aboard">
       <h2>
         Aboard{' '}
         <span className="soft">
@@ -61,9 +61,9 @@ export function LoadList({ event, changes }: { event: string; changes: boolean }
         <a className="small" href={`/api/events/${event}/load.csv`}>
           The list as CSV
         </a>
-        <button type="button" className="link small" onClick={() => window.print()}>
-          Print
-        </button>
+        <a className="small" href={`/api/events/${event}/load.pdf`} target="_blank" rel="noreferrer">
+          On paper
+        </a>
       </div>
       <div className={css.boxes}>
         {boxes.map((box) => {
@@ -78,13 +78,18 @@ export function LoadList({ event, changes }: { event: string; changes: boolean }
                   {items.filter((i) => i.by).length}/{items.length}
                 </span>
               </legend>
-              {shown.map((item) => (
-                <Thing key={item.id} item={item} event={event} changes={changes} />
-              ))}
+              {shown.map((item) =>
+                load.leftAt && item.by ? (
+                  <CameBack key={item.id} item={item} event={event} />
+                ) : (
+                  <Thing key={item.id} item={item} event={event} changes={changes} />
+                ),
+              )}
             </fieldset>
           )
         })}
       </div>
+      {load.leftAt && <Used event={event} load={load} />}
       <Add event={event} />
       {changes && <Manage event={event} load={load} />}
       {load.items.length > 0 && !load.leftAt && <Leave event={event} />}
@@ -125,6 +130,82 @@ function Thing({ item, event, changes }: { item: Item; event: string; changes: b
         >
           off
         </button>
+      )}
+    </div>
+  )
+}
+
+/** How many of a thing came back; many count at once. */
+function CameBack({ item, event }: { item: Item; event: string }) {
+  const queries = useQueryClient()
+  const count = async (back: number | undefined) => {
+    try {
+      await dataOf(
+        client.PUT('/api/load-items/{item}/back', { params: { path: { item: item.id } }, body: { back } }),
+      )
+    } catch (error) {
+      notifications.show({ title: 'Not done', message: String((error as Error).message), color: 'hot' })
+    } finally {
+      await queries.invalidateQueries({ queryKey: ['load', event] })
+    }
+  }
+  return (
+    <div className={css.thing}>
+      <Tick
+        label={`${item.name}${item.quantity > 1 ? ` × ${item.quantity}` : ''} back`}
+        ticked={item.back === item.quantity}
+        onTick={(ticked) => count(ticked ? item.quantity : undefined)}
+      />
+      <button
+        type="button"
+        className={`link small ${item.back !== undefined && item.back < item.quantity ? 'hot strong' : ''}`}
+        aria-pressed={item.back !== undefined && item.back < item.quantity}
+        aria-label={`${item.name}: one was used`}
+        onClick={() => void count(Math.max(0, (item.back ?? item.quantity) - 1))}
+      >
+        {item.back !== undefined && item.back < item.quantity ? `${item.quantity - item.back} used` : 'used'}
+      </button>
+    </div>
+  )
+}
+
+/** What was used, by name, and onto the supply run. */
+function Used({ event, load }: { event: string; load: Load }) {
+  const { send, busy } = useSend()
+  const went = load.items.filter((i) => i.by)
+  const counted = went.filter((i) => i.back !== undefined)
+  const used = counted.filter((i) => (i.back ?? 0) < i.quantity)
+  return (
+    <div className={layout.belowThin} role="group" aria-label="What came back">
+      <p className="small">
+        {counted.length} of {went.length} things that went are counted.{' '}
+        {used.length > 0 && (
+          <b>
+            Used:{' '}
+            {used
+              .map((i) => `${i.name}${i.quantity > 1 ? ` × ${i.quantity - (i.back ?? 0)}` : ''}`)
+              .join(', ')}
+            .
+          </b>
+        )}
+      </p>
+      {load.usedListed ? (
+        <p className="small quiet strong">What was used is on the supply run.</p>
+      ) : (
+        used.length > 0 && (
+          <Button
+            size="compact-md"
+            variant="default"
+            loading={busy}
+            onClick={() =>
+              void send(() =>
+                dataOf(client.POST('/api/events/{id}/load/used', { params: { path: { id: event } } })),
+              )
+            }
+          >
+            Put it on the supply run
+          </Button>
+        )
       )}
     </div>
   )

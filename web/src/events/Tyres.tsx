@@ -6,6 +6,7 @@ import { type RaceEvent, type TyrePlan, type TyreSet, useTyrePlans, useTyreSets 
 import { useSend } from '../api/send'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
+import { TakeIn } from '../ui/TakeIn'
 import css from './events.module.css'
 
 /** A set is as good as dead after so many heat cycles. */
@@ -23,7 +24,7 @@ export function Tyres({ event, changes }: Props) {
   const sets = useTyreSets(board.change)
   if (!plans || !sets || event.sessions.length === 0) return null
   return (
-    <section aria-label="Tyres">
+    <section aria-label="Tyres" id="tyres">
       <h2>Tyres: the freshest where the grid and the race are decided</h2>
       {plans.map((plan) => (
         <OfCar
@@ -35,6 +36,17 @@ export function Tyres({ event, changes }: Props) {
           changes={changes}
         />
       ))}
+      <div className={`no-print ${layout.row}`}>
+        <a className="small" href={`/api/events/${event.id}/tyres.csv`}>
+          The tyres as CSV
+        </a>
+        {changes && (
+          <TakeIn<{ added: number }>
+            to={`/api/events/${event.id}/tyres/import`}
+            said={(a) => (a.added ? `${a.added} new` : 'taken in, no set is new')}
+          />
+        )}
+      </div>
     </section>
   )
 }

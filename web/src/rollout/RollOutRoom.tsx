@@ -11,6 +11,8 @@ import { Fires } from './Fires'
 import { Found } from './Found'
 import { GateLines } from './GateLines'
 import { GateSheet } from './GateSheet'
+import { Impact } from './Impact'
+import { Inspections } from './Inspections'
 import { LoggerStandIn } from './LoggerStandIn'
 import { gateKey, hereOf, postsOf } from './road'
 import { Road } from './Road'
@@ -97,11 +99,13 @@ function Along({ car, at: asked, account, rollOut, gates }: Props) {
           )}
           {step && <StepSheet key={step.key} car={car.id} step={step} rollOut={rollOut} account={account} />}
           {account.role !== 'HAND' && <Own car={car.id} gates={gate !== undefined} />}
+          <Inspections key={car.id} car={car.id} signs={account.role !== 'HAND'} />
           {simulated && <LoggerStandIn />}
         </div>
         <div className={css.side}>
           <Found car={car.id} rollOut={rollOut} />
           <Fires rollOut={rollOut} />
+          <Impact car={car.id} />
         </div>
       </div>
     </>

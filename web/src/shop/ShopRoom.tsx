@@ -6,6 +6,7 @@ import { GatesAndSteps } from './GatesAndSteps'
 import { JournalList } from './JournalList'
 import { People } from './People'
 import { Rules } from './Rules'
+import { StretchRule } from './StretchRule'
 import { StaleMap } from './StaleMap'
 import { Stations } from './Stations'
 import { Units } from './Units'
@@ -45,6 +46,7 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
         </Tabs.Panel>
         <Tabs.Panel value="rules">
           <Rules changes={changes} />
+          <StretchRule changes={changes} />
         </Tabs.Panel>
         <Tabs.Panel value="units">
           <Units changes={changes} />

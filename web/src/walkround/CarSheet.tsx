@@ -5,6 +5,7 @@ import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
 import { GateLine } from '../domain/GateLine'
 import { MarginMark } from '../domain/MarginMark'
+import { NextGate } from '../domain/NextGate'
 import { MissedSlot } from '../domain/MissedSlot'
 import { OddsMark } from '../domain/OddsMark'
 import { PaperTag } from '../domain/PaperTag'
@@ -125,13 +126,12 @@ export function CarSheet({ car, account }: Props) {
           ))}
         </Line>
       )}
-      {shut.length > 0 && (
-        <Line label="gates">
-          {shut.map((gate) => (
-            <GateLine key={gate.date} gate={gate} />
-          ))}
-        </Line>
-      )}
+      <Line label="gates">
+        <NextGate car={car.id} />
+        {shut.map((gate) => (
+          <GateLine key={gate.date} gate={gate} />
+        ))}
+      </Line>
       <Capture car={car.id} />
       <div className={`small ${css.margins}`}>
         <Link to={`/build/${car.id}`}>Open the build</Link>

@@ -2,9 +2,11 @@ package galecrest.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -79,6 +81,9 @@ class Screenshots extends BrowserTest {
         mara.navigate(address("/shop/people"));
         shot(mara, "shop-people");
         mara.navigate(address("/events"));
+        mara.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Four hours")))
+                .first()
+                .click();
         mara.getByText("Kept back for rain").waitFor();
         shot(mara, "events");
         mara.navigate(address("/rollout"));

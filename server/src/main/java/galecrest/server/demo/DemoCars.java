@@ -23,7 +23,7 @@ final class DemoCars {
     }
 
     void all() {
-        orrin();
+        String orrin = orrin();
         String vesk = veskTeamCar();
         String spare = veskSpare();
         rollOuts.vesk(vesk, spare);
@@ -36,6 +36,7 @@ final class DemoCars {
         brenna();
         quill();
         rollOuts.season(vesk, spare, tarn);
+        rollOuts.twoClimbs(orrin);
     }
 
     private Instant hoursAgo(int hours) {
@@ -49,12 +50,19 @@ final class DemoCars {
     }
 
     /** A day from loading. */
-    private void orrin() {
+    private String orrin() {
         String car = shop.build("61", "Orrin single-seater", Body.SINGLE_SEATER, "H. Lindqvist-Oma", "hill climb", 1.5);
         List<String> works = shop.work(car, "nut-and-bolt-week");
         done(works, 0, 10);
         record.started(works.get(10), "sef", "flat", hoursAgo(1));
         shop.date(car, "Greyfell hill climb", Kind.EVENT, DemoShop.at(shop.saturday(0), 9), Gate.EVENT, 2);
+        shop.date(
+                car,
+                "Fennmark hill climb",
+                Kind.EVENT,
+                DemoShop.at(shop.saturday(0).plusDays(6), 12),
+                Gate.EVENT,
+                2);
         measured.weighed(car, List.of("118.5", "117.0", "171.5", "170.0"), true, hoursAgo(2_200), null);
         measured.weighed(car, List.of("84.0", "81.5", "146.0", "148.0"), false, hoursAgo(700), null);
         measured.weighed(car, List.of("121.5", "114.0", "168.5", "173.0"), true, hoursAgo(54), null);
@@ -79,6 +87,7 @@ final class DemoCars {
                 "Turns in well to the left, pushes to the right.",
                 "weighed it; cross was 49.0 %");
         measured.felt(car, hoursAgo(29), "airfield", "H. Lindqvist-Oma", "Even to both sides now.", "");
+        return car;
     }
 
     /** Quietly drifting to negative margin because of a part. */

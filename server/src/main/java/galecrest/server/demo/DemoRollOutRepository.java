@@ -226,6 +226,21 @@ class DemoRollOutRepository {
                 .update();
     }
 
+    /** A run of a test day; no changes for a baseline. */
+    void run(String event, String build, int position, String changes, int value, boolean dry) {
+        db.sql("""
+                        insert into test_run (id, event_id, build_id, position, changes, value, dry)
+                        values (:id, :event, :build, :position, :changes, :value, :dry)""")
+                .param("id", NewId.next())
+                .param("event", event)
+                .param("build", build)
+                .param("position", position)
+                .param("changes", changes)
+                .param("value", value)
+                .param("dry", dry)
+                .update();
+    }
+
     void tyres(String build, String name, String kind, String state, int cycles) {
         db.sql(
                         "insert into tyre_set (id, build_id, name, kind, state, cycles) values (:id, :build, :name, :kind, :state, :cycles)")

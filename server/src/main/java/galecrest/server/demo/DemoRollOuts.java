@@ -96,6 +96,44 @@ final class DemoRollOuts {
         rollOut.component(spare, "frame", "VC-05", 240, 40, null, false, longAgo());
     }
 
+    /** Two climbs within a week: a turnaround, with a gearbox whose service falls due at the second. */
+    void twoClimbs(String orrin) {
+        LocalDate first = shop.saturday(0);
+        String gearbox = rollOut.component(orrin, "gearbox", "G-61", 22, 6, null, false, longAgo());
+        rollOut.limit(gearbox, Counter.EVENTS, 8, true);
+        rollOut.component(orrin, "harness", "H-3061", 0, 0, shop.today().plusDays(150), true, longAgo());
+        String greyfell = rollOut.event(
+                "Greyfell hill climb",
+                "Greyfell",
+                "Single-seaters to 1600",
+                orrin,
+                DemoShop.at(first, 9),
+                DemoShop.at(first.plusDays(1), 20));
+        for (int run = 1; run <= 4; run++) {
+            rollOut.session(
+                    greyfell,
+                    run < 3 ? "practice " + run : "climb " + (run - 2),
+                    run < 3 ? "PRACTICE" : "RACE",
+                    DemoShop.at(first.plusDays(1), 8 + 2 * run),
+                    5,
+                    4);
+        }
+        LocalDate second = first.plusDays(7);
+        String fennmark = rollOut.event(
+                "Fennmark hill climb",
+                "Fennmark",
+                "Single-seaters to 1600",
+                orrin,
+                DemoShop.at(second.minusDays(1), 12),
+                DemoShop.at(second.plusDays(1), 20));
+        rollOut.session(fennmark, "practice", "PRACTICE", DemoShop.at(second, 10), 5, 5);
+        rollOut.session(fennmark, "climb 1", "RACE", DemoShop.at(second, 14), 5, 5);
+        rollOut.session(fennmark, "climb 2", "RACE", DemoShop.at(second.plusDays(1), 11), 5, 5);
+        rollOut.tyres(orrin, "soft 4", "DRY", "NEW", 0);
+        rollOut.tyres(orrin, "soft 3", "DRY", "USED", 3);
+        rollOut.tyres(orrin, "soft 2", "DRY", "USED", 6);
+    }
+
     /** The four hours, with tyres to be allocated; and the winter cup a week after. */
     void season(String vesk, String spare, String tarn) {
         LocalDate race = shop.saturday(1);
@@ -113,6 +151,11 @@ final class DemoRollOuts {
         for (int hour = 1; hour <= 4; hour++) {
             rollOut.session(hours, "race " + hour + "h", "RACE", DemoShop.at(race.plusDays(1), 9 + hour), 60, 130);
         }
+        rollOut.run(hours, vesk, 1, "", 3, false);
+        rollOut.run(hours, vesk, 2, "rear bar one hole softer", 3, false);
+        rollOut.run(hours, vesk, 3, "pressures 0.1 bar lower", 2, true);
+        rollOut.run(hours, vesk, 4, "wing one hole up", 1, true);
+        rollOut.run(hours, vesk, 5, "", 2, false);
         rollOut.tyres(vesk, "set 21", "DRY", "NEW", 0);
         rollOut.tyres(vesk, "set 22", "DRY", "SCUFFED", 1);
         rollOut.tyres(vesk, "set 23", "DRY", "SCUFFED", 1);

@@ -107,6 +107,7 @@ public class EventService {
         ValidationException.throwIfAny(problems);
         String id = NewId.next();
         journal.judge(() -> {
+            freeThen(id, form);
             record.insert(id, form);
             sessions(id, List.of(), form);
             record.crew(id, crew(form));
@@ -127,6 +128,7 @@ public class EventService {
                 throw new ValidationException(
                         "name", "It is over, and what it took is booked: that is not changed now.");
             }
+            freeThen(id, form);
             if (!record.update(id, form)) {
                 throw new ConflictException("Somebody else has changed this event.", 0, List.of());
             }
@@ -161,6 +163,31 @@ public class EventService {
             record.delete(id);
             return "left out " + there.name();
         });
+    }
+
+    /** A car is at one event at a time. */
+    private void freeThen(String id, EventRequest form) {
+        Instant back = form.backAt() == null
+                ? sessions(form).stream()
+                        .map(s -> s.start().plus(Duration.ofMinutes(s.minutes())))
+                        .max(Comparator.naturalOrder())
+                        .orElse(form.loadsAt())
+                : form.backAt();
+        for (EventResponse other : record.all()) {
+            if (!other.id().equals(id)
+                    && form.loadsAt().isBefore(other.back())
+                    && other.loadsAt().isBefore(back)) {
+                cars(form).stream()
+                        .filter(c ->
+                                other.cars().stream().anyMatch(o -> o.buildId().equals(c.buildId())))
+                        .findFirst()
+                        .ifPresent(c -> {
+                            throw new ValidationException(
+                                    "cars",
+                                    names.build(c.buildId()).orElse("A car") + " is at " + other.name() + " then.");
+                        });
+            }
+        }
     }
 
     /** The date of a car is taken back, and its round where no work of it has been begun. */

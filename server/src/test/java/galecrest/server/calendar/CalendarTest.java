@@ -7,6 +7,7 @@ import galecrest.server.ServerTest;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -127,5 +128,40 @@ class CalendarTest extends ServerTest {
         assertThat(rows).hasSize((int) planned);
         assertThat(rows.get(0).get("start")).matches("\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d");
         assertThat(call(BO, "GET", "/api/plan.csv", null).status()).isEqualTo(403);
+    }
+
+    @Test
+    void theSessionsOfAnEventStandInTheCalendarOfItsCarAndItsCrew() throws Exception {
+        String car = newBuild("C1", "Calendar car");
+        Map<String, Object> form = new HashMap<>();
+        form.put("name", "Calendar meeting");
+        form.put("place", "Hollin");
+        form.put("loadsAt", at(50, "16:00"));
+        form.put("backAt", at(52, "20:00"));
+        form.put("mostSets", 4);
+        form.put("mostNew", 1);
+        form.put("uses", 2);
+        form.put(
+                "sessions",
+                List.of(Map.of("name", "Race", "kind", "RACE", "start", at(51, "10:00"), "minutes", 40, "km", 70)));
+        form.put("cars", List.of(Map.of("buildId", car, "spare", false)));
+        form.put("crew", List.of("kit"));
+        form.put("version", 0);
+        String event = call(SEF, "POST", "/api/events", form).body().path("id").asText();
+        for (Map<String, String> feed :
+                List.of(Map.of("kind", "BUILD", "subject", car), Map.of("kind", "PERSON", "subject", "kit"))) {
+            String path =
+                    call(MARA, "POST", "/api/feeds", feed).body().path("path").asText();
+            Map<String, Instant> starts = new HashMap<>();
+            List<VEvent> entries = parsed(get(path)).getComponents("VEVENT");
+            entries.forEach(e -> starts.put(
+                    e.getSummary().getValue(), Instant.from(e.getDateTimeStart().getDate())));
+            assertThat(starts)
+                    .containsEntry("Calendar meeting", Instant.parse(at(50, "16:00")))
+                    .containsEntry("Calendar meeting: Race", Instant.parse(at(51, "10:00")));
+            call(MARA, "DELETE", "/api/feeds/" + path.replace("/feeds/", "").replace(".ics", ""), null);
+        }
+        call(SEF, "DELETE", "/api/events/" + event, null);
+        call(MARA, "DELETE", "/api/builds/" + car, null);
     }
 }

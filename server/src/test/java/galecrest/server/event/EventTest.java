@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import galecrest.server.journal.Journal;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Events over HTTP, with a car of their own: what entering one makes, and what leaving it out gives back. */
 class EventTest extends ServerTest {
@@ -147,6 +149,13 @@ class EventTest extends ServerTest {
         gone.put("cars", List.of(Map.of("buildId", "none", "spare", false)));
         assertThat(call(SEF, "POST", "/api/events", gone).at("cars")).contains("not there any more");
         assertThat(call(BO, "GET", "/api/events", null).body().toString()).doesNotContain("Test with a car");
+        entered(form("Test that it is at"));
+        Map<String, Object> both = form("Test at the same time");
+        both.put("crew", List.of());
+        both.put("loadsAt", at(30, "16:00"));
+        both.put("sessions", List.of());
+        assertThat(call(SEF, "POST", "/api/events", both).at("cars"))
+                .isEqualTo("E1 Event car is at Test that it is at then.");
     }
 
     @Test
@@ -183,6 +192,43 @@ class EventTest extends ServerTest {
         lock.put("setId", null);
         assertThat(call(SEF, "PUT", url, lock).status()).isEqualTo(204);
         assertThat(served(plan(id), "Grid", id)).isEqualTo(fresh);
+    }
+
+    @Test
+    void theTyrePlanGoesOutAndComesBackAsATable() throws Exception {
+        String id = entered(form("Test of a table"));
+        set("21", "NEW", 0, "DRY");
+        set("15", "USED", 7, "DRY");
+        String table = csv(id);
+        assertThat(table).startsWith("car,set,kind,state,cycles,session,by_hand");
+        assertThat(table).contains("E1 Event car,21,dry,new,0,Grid,no");
+        String url = "/api/events/" + id + "/tyres/import";
+        byte[] same = table.getBytes(StandardCharsets.UTF_8);
+        assertThat(upload(SEF, url, same).body().path("added").asInt()).isZero();
+        assertThat(csv(id)).isEqualTo(table);
+        String other = "car,set,kind,state,cycles,session,by_hand\r\n"
+                + "E1 Event car,15,dry,used,8,Grid,yes\r\nE1 Event car,30,wet,used,2,,no\r\n";
+        assertThat(upload(SEF, url, other.getBytes(StandardCharsets.UTF_8))
+                        .body()
+                        .path("added")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(csv(id)).contains("E1 Event car,15,dry,used,8,Grid,yes", "E1 Event car,30,wet,used,2,,no");
+        String wrong = "car,set,kind,state,cycles,session,by_hand\r\nE1 Event car,31,dry,used,1,,no\r\n"
+                + "E1 Event car,15,dry,used,8,Warm-up,yes\r\n";
+        Answer refused = upload(SEF, url, wrong.getBytes(StandardCharsets.UTF_8));
+        assertThat(refused.at("line 3, session")).contains("no session \"Warm-up\"");
+        assertThat(csv(id)).as("wholly or not at all").doesNotContain(",31,");
+    }
+
+    private String csv(String event) throws Exception {
+        return new String(
+                mvc.perform(MockMvcRequestBuilders.get("/api/events/" + event + "/tyres.csv")
+                                .cookie(session(BO)))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsByteArray(),
+                StandardCharsets.UTF_8);
     }
 
     private JsonNode plan(String event) throws Exception {

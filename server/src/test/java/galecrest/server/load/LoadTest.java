@@ -7,6 +7,7 @@ import galecrest.server.ServerTest;
 import galecrest.server.access.Account;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -140,6 +141,45 @@ class LoadTest extends ServerTest {
         assertThat(call(BO, "POST", url, Map.of("anyway", true)).status()).isEqualTo(204);
         assertThat(load().path("without").asText()).isEqualTo("fire blanket, jack");
         assertThat(load().path("leftBy").asText()).isEqualTo("Bo");
+    }
+
+    private Answer back(String name, Integer back) throws Exception {
+        for (JsonNode item : load().path("items")) {
+            if (item.path("name").asText().equals(name)) {
+                Map<String, Object> form = new HashMap<>();
+                form.put("back", back);
+                return call(BO, "PUT", "/api/load-items/" + item.path("id").asText() + "/back", form);
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    @Test
+    void whatWasUsedGoesOnTheSupplyRunOnce() throws Exception {
+        add("fluids", "brake fluid " + event);
+        add("tools", "jack");
+        String used = "/api/events/" + event + "/load/used";
+        assertThat(back("jack", 1).at("back")).contains("not left yet");
+        for (JsonNode item : load().path("items")) {
+            tick(BO, item.path("id").asText(), true);
+        }
+        assertThat(call(BO, "POST", "/api/events/" + event + "/leave", Map.of("anyway", false))
+                        .status())
+                .isEqualTo(204);
+        assertThat(back("jack", 2).at("back")).contains("0 to 1");
+        assertThat(back("jack", -1).at("back")).contains("0 to 1");
+        assertThat(back("jack", 1).status()).isEqualTo(204);
+        assertThat(call(BO, "POST", used, null).at("used")).contains("everything came back");
+        assertThat(back("brake fluid " + event, 0).status()).isEqualTo(204);
+        assertThat(call(BO, "POST", used, null).body().path("listed").asInt()).isEqualTo(1);
+        assertThat(call(BO, "POST", used, null).status()).isEqualTo(409);
+        JsonNode supplies = call(BO, "GET", "/api/supplies", null).body();
+        assertThat(supplies.toString()).contains("brake fluid " + event, "used at Test of loading");
+        for (JsonNode supply : supplies) {
+            if (supply.path("name").asText().contains(event)) {
+                call(SEF, "DELETE", "/api/supplies/" + supply.path("id").asText(), null);
+            }
+        }
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
+import galecrest.server.journal.Journal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,9 +12,17 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Two events of a car in a row over HTTP: the turnaround, what does not fit, the spare car, long stretches. */
 class SeasonTest extends ServerTest {
+    @Autowired
+    private JdbcClient db;
+
+    @Autowired
+    private Journal journal;
+
     private String car;
     private String spare;
     private final List<String> components = new ArrayList<>();
@@ -151,6 +160,130 @@ class SeasonTest extends ServerTest {
         assertThat(planned.path("dateId").asText())
                 .as("where what would help is tried")
                 .isNotBlank();
+    }
+
+    private Answer put(String path, Map<String, Object> body) throws Exception {
+        return call(SEF, "PUT", path, body);
+    }
+
+    private void set(String name, String kind, String state, int cycles) throws Exception {
+        call(
+                SEF,
+                "POST",
+                "/api/tyre-sets",
+                Map.of("buildId", car, "name", name, "kind", kind, "state", state, "cycles", cycles, "version", 0));
+    }
+
+    /** From an event entered four weeks ahead to the one after it. */
+    @Test
+    void fromEnteringAnEventToTheTurnaroundAfterIt() throws Exception {
+        fitted("season engine", car, 38, 45);
+        Map<String, Object> harness = new HashMap<>();
+        harness.put("name", "season harness");
+        harness.put("identity", car);
+        harness.put("expires", day(-2));
+        harness.put("safety", true);
+        harness.put("version", 0);
+        String belt =
+                call(SEF, "POST", "/api/components", harness).body().path("id").asText();
+        components.add(belt);
+        call(SEF, "POST", "/api/components/" + belt + "/fit", Map.of("buildId", car));
+        String first = event("one", "Crane Moor", at(28, "08:00"), at(31, "20:00"), at(29, "10:00"));
+        assertThat(find("commitments", "name", "Season one")
+                        .path("marginMinutes")
+                        .isNumber())
+                .isTrue();
+
+        JsonNode gate = null;
+        for (JsonNode each :
+                call(BO, "GET", "/api/builds/" + car + "/gates", null).body()) {
+            gate = each.path("gate").asText().equals("EVENT") ? each : gate;
+        }
+        assertThat(gate.path("state").asText()).isEqualTo("SHUT");
+        assertThat(gate.path("lines").toString()).contains("season harness " + car + ": expired");
+
+        set("21", "DRY", "NEW", 0);
+        set("15", "DRY", "USED", 6);
+        set("wet", "WET", "USED", 2);
+        JsonNode tyres =
+                call(BO, "GET", "/api/events/" + first + "/tyres", null).body().get(0);
+        assertThat(tyres.path("kept").toString()).contains("wet");
+        String race = tyres.path("served").get(0).path("sessionId").asText();
+        String fresh = tyres.path("served").get(0).path("setId").asText();
+        String old = "";
+        for (JsonNode each : call(BO, "GET", "/api/tyre-sets", null).body()) {
+            old = each.path("name").asText().equals("15")
+                            && each.path("buildId").asText().equals(car)
+                    ? each.path("id").asText()
+                    : old;
+        }
+        assertThat(fresh).isNotEqualTo(old);
+        assertThat(put("/api/events/" + first + "/tyre-locks", Map.of("buildId", car, "sessionId", race, "setId", old))
+                        .status())
+                .isEqualTo(204);
+
+        for (String thing : List.of("jack", "awning", "spill kit")) {
+            call(
+                    BO,
+                    "POST",
+                    "/api/events/" + first + "/load",
+                    Map.of("box", "pit", "name", thing, "quantity", 1, "kilograms", 9));
+        }
+        String jack = call(BO, "GET", "/api/events/" + first + "/load", null)
+                .body()
+                .path("items")
+                .get(0)
+                .path("id")
+                .asText();
+        assertThat(call(BO, "PUT", "/api/load-items/" + jack + "/tick", Map.of("aboard", true))
+                        .status())
+                .isEqualTo(204);
+        assertThat(call(BO, "POST", "/api/events/" + first + "/leave", Map.of("anyway", false))
+                        .at("leave"))
+                .contains("awning, spill kit")
+                .doesNotContain("jack");
+
+        // As though it had been ten days ago.
+        journal.change("moved what was entered", () -> {
+            db.sql(
+                            "update event set loads_at = loads_at - interval '40 days', back_at = back_at - interval '40 days' where id = :id")
+                    .param("id", first)
+                    .update();
+            db.sql("update event_session set start_at = start_at - interval '40 days' where event_id = :id")
+                    .param("id", first)
+                    .update();
+            db.sql("update commitment set due = due - interval '40 days', back_at = back_at - interval '40 days'"
+                            + " where id in (select commitment_id from event_car where event_id = :id)")
+                    .param("id", first)
+                    .update();
+            db.sql("update component_fitting set from_at = from_at - interval '90 days' where build_id = :car")
+                    .param("car", car)
+                    .update();
+        });
+        String second = event("two", "Hollin", at(1, "09:00"), at(3, "20:00"), at(2, "10:00"));
+        assertThat(due("season engine")).as("4 h more are within the limit").isEqualTo("nothing is due");
+        assertThat(call(SEF, "POST", "/api/events/" + first + "/over", null).status())
+                .isEqualTo(204);
+        assertThat(due("season engine")).isEqualTo("42 of 45 h; Season two takes it beyond the limit");
+
+        Answer laid = lay(second, keys(turnaround(second)));
+        assertThat(laid.status()).as(laid.body().toString()).isEqualTo(204);
+        List<String> late = new ArrayList<>();
+        turnaround(second).path("lines").forEach(l -> {
+            if (!l.path("fits").asBoolean()) {
+                late.add(l.path("name").asText());
+            }
+        });
+        assertThat(late).as("a day is too short").isNotEmpty();
+    }
+
+    private String due(String component) throws Exception {
+        for (JsonNode each : call(BO, "GET", "/api/components", null).body()) {
+            if (each.path("name").asText().equals(component)) {
+                return each.path("due").path(0).path("said").asText("nothing is due");
+            }
+        }
+        throw new AssertionError(component);
     }
 
     @Test
