@@ -5,6 +5,7 @@ import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { CarOutline, type ZoneName } from '../domain/CarOutline'
+import { NextGate } from '../domain/NextGate'
 import { MissedSlot } from '../domain/MissedSlot'
 import { ComponentsPanel } from '../life/ComponentsPanel'
 import { Parked } from '../domain/Parked'
@@ -135,6 +136,10 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         </section>
         <div className={layout.column}>
           <Dates car={car} changes={changes} />
+          <section className="panel" aria-label="Gates">
+            <h2>Gates</h2>
+            <NextGate car={car.id} />
+          </section>
           <Rounds car={car} changes={changes} />
           <Parts car={car} changes={changes} picked={search.get('part') ?? undefined} />
           <OutworkList

@@ -1,4 +1,13 @@
-import { Button, Checkbox, Drawer, MultiSelect, NativeSelect, NumberInput, TextInput } from '@mantine/core'
+import {
+  Autocomplete,
+  Button,
+  Checkbox,
+  Drawer,
+  MultiSelect,
+  NativeSelect,
+  NumberInput,
+  TextInput,
+} from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useBoard } from '../api/board'
@@ -8,6 +17,7 @@ import { useSend } from '../api/send'
 import { instantOf, localOf } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { MomentField } from '../ui/MomentField'
+import { useClasses } from './ClassChecks'
 import css from './events.module.css'
 
 interface Session {
@@ -43,6 +53,7 @@ const KINDS: { value: Session['kind']; label: string }[] = [
 export function EventForm({ event, onClose, onKept }: Props) {
   const { board } = useBoard()
   const { zone } = board
+  const classes = useClasses(board.change)
   const [name, setName] = useState(event?.name ?? '')
   const [place, setPlace] = useState(event?.place ?? '')
   const [className, setClassName] = useState(event?.className ?? '')
@@ -116,7 +127,12 @@ export function EventForm({ event, onClose, onKept }: Props) {
           <TextInput label="Place" value={place} onChange={(e) => setPlace(e.currentTarget.value)} />
           <MomentField label="The cars are loaded" value={loads} error={errors.loadsAt} onChange={setLoads} />
           <MomentField label="All are back" value={back} error={errors.backAt} onChange={setBack} />
-          <TextInput label="Class" value={className} onChange={(e) => setClassName(e.currentTarget.value)} />
+          <Autocomplete
+            label="Class"
+            value={className}
+            data={(classes ?? []).map((c) => c.name)}
+            onChange={setClassName}
+          />
           <MultiSelect
             label="Who goes along"
             value={crew}

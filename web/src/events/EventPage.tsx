@@ -8,6 +8,7 @@ import { type RaceEvent } from '../api/events'
 import { useSend } from '../api/send'
 import { LifeBar } from '../life/LifeBar'
 import layout from '../ui/layout.module.css'
+import { ClassChecks } from './ClassChecks'
 import { EventForm } from './EventForm'
 import css from './events.module.css'
 import { LastDays } from './LastDays'
@@ -62,6 +63,7 @@ export function EventPage({ event, changes, onGone }: Props) {
       </div>
       <div>
         <RunsOut event={event} />
+        <ClassChecks event={event} />
         {!event.over && <Spares event={event} />}
         <WhoGoes event={event} />
         {changes && (

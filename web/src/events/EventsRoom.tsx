@@ -10,6 +10,9 @@ import { Nothing } from '../ui/Nothing'
 import { EventForm } from './EventForm'
 import { EventPage } from './EventPage'
 import css from './events.module.css'
+import { WholeSeason } from './WholeSeason'
+
+const SEASON = 'season'
 
 /** The season, and one event: what must be true by when, its tyres, what runs out. */
 export function EventsRoom({ account }: { account: Schemas['Account'] }) {
@@ -20,11 +23,12 @@ export function EventsRoom({ account }: { account: Schemas['Account'] }) {
   const [adding, setAdding] = useState(false)
   const changes = account.role !== 'HAND'
   if (!events) return null
+  const whole = id === SEASON
   const event = events.find((e) => e.id === id) ?? (id ? undefined : events.find((e) => !e.over))
   return (
     <>
       <div className="room-head">
-        <h1>{event ? event.name : 'Events'}</h1>
+        <h1>{event ? event.name : whole ? 'Whole season' : 'Events'}</h1>
         {event && (
           <span className="soft">
             {event.place && `${event.place} · `}loads {when(event.loadsAt, board.now, board.zone)},{' '}
@@ -38,8 +42,10 @@ export function EventsRoom({ account }: { account: Schemas['Account'] }) {
         )}
       </div>
       <div className={css.columns}>
-        <Season events={events} here={event?.id} />
-        {event ? (
+        <Season events={events} here={whole ? SEASON : event?.id} />
+        {whole ? (
+          <WholeSeason events={events} />
+        ) : event ? (
           <EventPage key={event.id} event={event} changes={changes} onGone={() => void navigate('/events')} />
         ) : (
           <Nothing
@@ -68,6 +74,11 @@ function Season({ events, here }: { events: RaceEvent[]; here?: string }) {
     <nav aria-label="Season" className={css.season}>
       <h2>Season</h2>
       {events.length === 0 && <p className="small soft">Nothing is entered.</p>}
+      {events.length > 1 && (
+        <Link to={`/events/${SEASON}`} className={here === SEASON ? css.here : css.event}>
+          Whole season
+        </Link>
+      )}
       {events.map((e) => (
         <Link key={e.id} to={`/events/${e.id}`} className={e.id === here ? css.here : css.event}>
           <b>{e.name}</b>

@@ -1,7 +1,7 @@
 import { Button, NumberInput, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, memo, useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
@@ -97,7 +97,8 @@ export function LoadList({ event, changes }: { event: string; changes: boolean }
   )
 }
 
-function Thing({ item, event, changes }: { item: Item; event: string; changes: boolean }) {
+/** A thing; of five hundred only those are drawn anew that somebody has ticked. */
+const Thing = memo(function Thing({ item, event, changes }: { item: Item; event: string; changes: boolean }) {
   const queries = useQueryClient()
   const { send } = useSend()
   const path = { item: item.id }
@@ -133,10 +134,10 @@ function Thing({ item, event, changes }: { item: Item; event: string; changes: b
       )}
     </div>
   )
-}
+})
 
 /** How many of a thing came back; many count at once. */
-function CameBack({ item, event }: { item: Item; event: string }) {
+const CameBack = memo(function CameBack({ item, event }: { item: Item; event: string }) {
   const queries = useQueryClient()
   const count = async (back: number | undefined) => {
     try {
@@ -167,7 +168,7 @@ function CameBack({ item, event }: { item: Item; event: string }) {
       </button>
     </div>
   )
-}
+})
 
 /** What was used, by name, and onto the supply run. */
 function Used({ event, load }: { event: string; load: Load }) {

@@ -11,6 +11,9 @@ import css from './events.module.css'
 
 /** A set is as good as dead after so many heat cycles. */
 const LIFE = 12
+/** Rubber hardens: from this age on it is shown (common practice; the maker says how long a set keeps). */
+const OLD_MONTHS = 24
+const MONTH_MILLIS = (365.25 / 12) * 86_400_000
 
 interface Props {
   event: RaceEvent
@@ -140,6 +143,10 @@ function OfCar({ event, plan, sets, name, changes }: OfCarProps) {
 }
 
 function Life({ set }: { set: TyreSet }) {
+  const { board } = useBoard()
+  const months = set.madeOn
+    ? Math.floor((Date.parse(board.now) - Date.parse(set.madeOn)) / MONTH_MILLIS)
+    : undefined
   const left = Math.max(0, 1 - set.cycles / LIFE)
   return (
     <span className={css.life}>
@@ -148,6 +155,11 @@ function Life({ set }: { set: TyreSet }) {
         <rect x="1" y="1" width={42 * left} height="10" className={css.left} />
       </svg>
       {set.state === 'NEW' ? 'new' : set.state === 'SCUFFED' ? 'scuffed' : `${set.cycles} cycles`}
+      {months !== undefined && (
+        <span className={months >= OLD_MONTHS ? 'hot' : ''} title={`made ${set.madeOn}`}>
+          {months} {months === 1 ? 'month' : 'months'} old
+        </span>
+      )}
     </span>
   )
 }
@@ -157,6 +169,7 @@ function AddSet({ build }: { build: string }) {
   const [state, setState] = useState<TyreSet['state']>('NEW')
   const [kind, setKind] = useState<TyreSet['kind']>('DRY')
   const [cycles, setCycles] = useState<number | string>(0)
+  const [madeOn, setMadeOn] = useState('')
   const [error, setError] = useState<string>()
   const { send, busy } = useSend()
   const add = (event: FormEvent) => {
@@ -172,6 +185,7 @@ function AddSet({ build }: { build: string }) {
               kind,
               state,
               cycles: state === 'NEW' ? 0 : Number(cycles) || 0,
+              madeOn: madeOn || undefined,
               version: 0,
             },
           }),
@@ -224,6 +238,14 @@ function AddSet({ build }: { build: string }) {
           w={110}
         />
       )}
+      <TextInput
+        size="xs"
+        type="date"
+        aria-label="Made on"
+        title="made on"
+        value={madeOn}
+        onChange={(e) => setMadeOn(e.currentTarget.value)}
+      />
       <Button type="submit" size="xs" variant="default" loading={busy} disabled={!name.trim()}>
         Add a set
       </Button>

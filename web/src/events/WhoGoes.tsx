@@ -19,7 +19,6 @@ export function WhoGoes({ event }: { event: RaceEvent }) {
       <section aria-label="Who goes" id="who-goes">
         <h2>Who goes</h2>
         <p className="small">{crew.length ? crew.join(', ') : 'Nobody is named.'}</p>
-        {event.className && <p className="small soft">Class: {event.className}.</p>}
       </section>
       <section aria-label="Days in a row">
         <h2>Days in a row</h2>

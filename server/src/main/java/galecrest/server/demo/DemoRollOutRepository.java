@@ -241,15 +241,17 @@ class DemoRollOutRepository {
                 .update();
     }
 
-    void tyres(String build, String name, String kind, String state, int cycles) {
-        db.sql(
-                        "insert into tyre_set (id, build_id, name, kind, state, cycles) values (:id, :build, :name, :kind, :state, :cycles)")
+    void tyres(String build, String name, String kind, String state, int cycles, LocalDate madeOn) {
+        db.sql("""
+                        insert into tyre_set (id, build_id, name, kind, state, cycles, made_on)
+                        values (:id, :build, :name, :kind, :state, :cycles, :made)""")
                 .param("id", NewId.next())
                 .param("build", build)
                 .param("name", name)
                 .param("kind", kind)
                 .param("state", state)
                 .param("cycles", cycles)
+                .param("made", madeOn)
                 .update();
     }
 

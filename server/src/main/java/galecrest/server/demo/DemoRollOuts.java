@@ -129,9 +129,14 @@ final class DemoRollOuts {
         rollOut.session(fennmark, "practice", "PRACTICE", DemoShop.at(second, 10), 5, 5);
         rollOut.session(fennmark, "climb 1", "RACE", DemoShop.at(second, 14), 5, 5);
         rollOut.session(fennmark, "climb 2", "RACE", DemoShop.at(second.plusDays(1), 11), 5, 5);
-        rollOut.tyres(orrin, "soft 4", "DRY", "NEW", 0);
-        rollOut.tyres(orrin, "soft 3", "DRY", "USED", 3);
-        rollOut.tyres(orrin, "soft 2", "DRY", "USED", 6);
+        tyres(orrin, "soft 4", "DRY", "NEW", 0);
+        tyres(orrin, "soft 3", "DRY", "USED", 3);
+        tyres(orrin, "soft 2", "DRY", "USED", 6);
+    }
+
+    /** A set; the more it was used the older it is. */
+    private void tyres(String car, String name, String kind, String state, int cycles) {
+        rollOut.tyres(car, name, kind, state, cycles, shop.today().minusDays(90 + 75L * cycles));
     }
 
     /** The four hours, with tyres to be allocated; and the winter cup a week after. */
@@ -156,13 +161,13 @@ final class DemoRollOuts {
         rollOut.run(hours, vesk, 3, "pressures 0.1 bar lower", 2, true);
         rollOut.run(hours, vesk, 4, "wing one hole up", 1, true);
         rollOut.run(hours, vesk, 5, "", 2, false);
-        rollOut.tyres(vesk, "set 21", "DRY", "NEW", 0);
-        rollOut.tyres(vesk, "set 22", "DRY", "SCUFFED", 1);
-        rollOut.tyres(vesk, "set 23", "DRY", "SCUFFED", 1);
-        rollOut.tyres(vesk, "set 17", "DRY", "USED", 4);
-        rollOut.tyres(vesk, "set 15", "DRY", "USED", 7);
-        rollOut.tyres(vesk, "set 12", "DRY", "USED", 9);
-        rollOut.tyres(vesk, "wet 3", "WET", "USED", 3);
+        tyres(vesk, "set 21", "DRY", "NEW", 0);
+        tyres(vesk, "set 22", "DRY", "SCUFFED", 1);
+        tyres(vesk, "set 23", "DRY", "SCUFFED", 1);
+        tyres(vesk, "set 17", "DRY", "USED", 4);
+        tyres(vesk, "set 15", "DRY", "USED", 7);
+        tyres(vesk, "set 12", "DRY", "USED", 9);
+        tyres(vesk, "wet 3", "WET", "USED", 3);
         rollOut.load(
                 hours,
                 UsualLoad.of(

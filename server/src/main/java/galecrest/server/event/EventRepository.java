@@ -7,6 +7,7 @@ import galecrest.server.SqlTime;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -207,7 +208,8 @@ class EventRepository {
 
     /** Every set of tyres. */
     List<TyreSetResponse> sets() {
-        return db.sql("select id, build_id, name, kind, state, cycles, version from tyre_set order by build_id, name")
+        return db.sql(
+                        "select id, build_id, name, kind, state, cycles, made_on, version from tyre_set order by build_id, name")
                 .query((row, n) -> new TyreSetResponse(
                         row.getString("id"),
                         row.getString("build_id"),
@@ -215,20 +217,22 @@ class EventRepository {
                         TyreSet.Kind.valueOf(row.getString("kind")),
                         TyreSet.State.valueOf(row.getString("state")),
                         row.getInt("cycles"),
+                        row.getObject("made_on", LocalDate.class),
                         row.getInt("version")))
                 .list();
     }
 
     void insertSet(String id, TyreSetRequest form) {
         bindSet(db.sql("""
-                        insert into tyre_set (id, build_id, name, kind, state, cycles)
-                        values (:id, :build, :name, :kind, :state, :cycles)"""), id, form).param("build", form.buildId()).update();
+                        insert into tyre_set (id, build_id, name, kind, state, cycles, made_on)
+                        values (:id, :build, :name, :kind, :state, :cycles, :made)"""), id, form).param("build", form.buildId()).update();
     }
 
     /** False where somebody else has changed it. */
     boolean updateSet(String id, TyreSetRequest form) {
         return bindSet(db.sql("""
-                        update tyre_set set name = :name, kind = :kind, state = :state, cycles = :cycles
+                        update tyre_set set name = :name, kind = :kind, state = :state, cycles = :cycles,
+                            made_on = :made
                         where id = :id and version = :version"""), id, form).param("version", form.version()).update() > 0;
     }
 
@@ -237,7 +241,8 @@ class EventRepository {
                 .param("name", said(form.name()))
                 .param("kind", form.kind().name())
                 .param("state", form.state().name())
-                .param("cycles", form.cycles());
+                .param("cycles", form.cycles())
+                .param("made", form.madeOn());
     }
 
     void dropSet(String id) {

@@ -14,6 +14,7 @@ import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,8 +30,10 @@ class TyreService {
     private final EventRepository record;
     private final NameRepository names;
     private final Journal journal;
+    private final Clock clock;
 
-    TyreService(EventRepository record, NameRepository names, Journal journal) {
+    TyreService(EventRepository record, NameRepository names, Journal journal, Clock clock) {
+        this.clock = clock;
         this.record = record;
         this.names = names;
         this.journal = journal;
@@ -60,7 +63,9 @@ class TyreService {
         check(form);
         journal.judge(() -> {
             TyreSetResponse there = mustBe(id);
-            unlike(new TyreSetRequest(there.buildId(), form.name(), form.kind(), form.state(), form.cycles(), 0), id);
+            unlike(
+                    new TyreSetRequest(there.buildId(), form.name(), form.kind(), form.state(), form.cycles(), null, 0),
+                    id);
             if (!record.updateSet(id, form)) {
                 throw new ConflictException("Somebody else has changed this set.", 0, List.of());
             }
@@ -93,7 +98,7 @@ class TyreService {
         }
     }
 
-    private static void check(TyreSetRequest form) {
+    private void check(TyreSetRequest form) {
         List<Problem> problems = new ArrayList<>();
         if (form.name() == null || form.name().isBlank() || form.name().length() > LONGEST) {
             problems.add(new Problem("name", "What is it called? 1 to " + LONGEST + " letters."));
@@ -102,6 +107,10 @@ class TyreService {
             problems.add(new Problem("state", "Is it new, scuffed or used, for dry or wet?"));
         } else if (form.state() == TyreSet.State.NEW && form.cycles() > 0) {
             problems.add(new Problem("cycles", "A new set has none."));
+        }
+        if (form.madeOn() != null
+                && form.madeOn().isAfter(clock.instant().atZone(names.zone()).toLocalDate())) {
+            problems.add(new Problem("madeOn", "That day has not come yet."));
         }
         if (form.cycles() < 0 || form.cycles() > MOST_CYCLES) {
             problems.add(new Problem("cycles", "0 to " + MOST_CYCLES + "."));

@@ -10,20 +10,24 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The tyre plan of an event as a table, both ways: the sets of each car, the session that each serves, and who chose it. */
 @Service
 class TyreTableService {
-    private static final List<String> COLUMNS = List.of("car", "set", "kind", "state", "cycles", "session", "by_hand");
+    private static final List<String> COLUMNS =
+            List.of("car", "set", "kind", "state", "cycles", "made_on", "session", "by_hand");
 
     private final EventRepository record;
     private final TyreService tyres;
@@ -78,6 +82,7 @@ class TyreTableService {
                 word(set.kind()),
                 word(set.state()),
                 String.valueOf(set.cycles()),
+                set.madeOn() == null ? "" : set.madeOn().toString(),
                 session,
                 byHand ? "yes" : "no");
     }
@@ -93,6 +98,7 @@ class TyreTableService {
             TyreSet.Kind kind,
             TyreSet.State state,
             int cycles,
+            @Nullable LocalDate madeOn,
             String session,
             boolean byHand) {}
 
@@ -113,6 +119,7 @@ class TyreTableService {
                         cells.read("state", t -> TyreSet.State.valueOf(t.toUpperCase(Locale.ROOT)))
                                 .orElse(TyreSet.State.USED),
                         cells.read("cycles", Integer::valueOf).orElse(0),
+                        cells.read("made_on", LocalDate::parse).orElse(null),
                         cells.text("session"),
                         cells.yes("by_hand")),
                 line -> List.<Problem>of());
@@ -142,6 +149,7 @@ class TyreTableService {
                     line.kind(),
                     line.state(),
                     line.cycles(),
+                    line.madeOn(),
                     there.map(TyreSetResponse::version).orElse(0));
             String set = there.map(TyreSetResponse::id).orElse(null);
             if (set == null) {
@@ -167,6 +175,9 @@ class TyreTableService {
     }
 
     private static boolean same(TyreSetResponse set, Line line) {
-        return set.kind() == line.kind() && set.state() == line.state() && set.cycles() == line.cycles();
+        return set.kind() == line.kind()
+                && set.state() == line.state()
+                && set.cycles() == line.cycles()
+                && Objects.equals(set.madeOn(), line.madeOn());
     }
 }

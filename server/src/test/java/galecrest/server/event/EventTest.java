@@ -200,22 +200,23 @@ class EventTest extends ServerTest {
         set("21", "NEW", 0, "DRY");
         set("15", "USED", 7, "DRY");
         String table = csv(id);
-        assertThat(table).startsWith("car,set,kind,state,cycles,session,by_hand");
-        assertThat(table).contains("E1 Event car,21,dry,new,0,Grid,no");
+        assertThat(table).startsWith("car,set,kind,state,cycles,made_on,session,by_hand");
+        assertThat(table).contains("E1 Event car,21,dry,new,0,,Grid,no");
         String url = "/api/events/" + id + "/tyres/import";
         byte[] same = table.getBytes(StandardCharsets.UTF_8);
         assertThat(upload(SEF, url, same).body().path("added").asInt()).isZero();
         assertThat(csv(id)).isEqualTo(table);
-        String other = "car,set,kind,state,cycles,session,by_hand\r\n"
-                + "E1 Event car,15,dry,used,8,Grid,yes\r\nE1 Event car,30,wet,used,2,,no\r\n";
+        String other = "car,set,kind,state,cycles,made_on,session,by_hand\r\n"
+                + "E1 Event car,15,dry,used,8,2026-03-02,Grid,yes\r\nE1 Event car,30,wet,used,2,,,no\r\n";
         assertThat(upload(SEF, url, other.getBytes(StandardCharsets.UTF_8))
                         .body()
                         .path("added")
                         .asInt())
                 .isEqualTo(1);
-        assertThat(csv(id)).contains("E1 Event car,15,dry,used,8,Grid,yes", "E1 Event car,30,wet,used,2,,no");
-        String wrong = "car,set,kind,state,cycles,session,by_hand\r\nE1 Event car,31,dry,used,1,,no\r\n"
-                + "E1 Event car,15,dry,used,8,Warm-up,yes\r\n";
+        assertThat(csv(id))
+                .contains("E1 Event car,15,dry,used,8,2026-03-02,Grid,yes", "E1 Event car,30,wet,used,2,,,no");
+        String wrong = "car,set,kind,state,cycles,made_on,session,by_hand\r\nE1 Event car,31,dry,used,1,,,no\r\n"
+                + "E1 Event car,15,dry,used,8,2026-03-02,Warm-up,yes\r\n";
         Answer refused = upload(SEF, url, wrong.getBytes(StandardCharsets.UTF_8));
         assertThat(refused.at("line 3, session")).contains("no session \"Warm-up\"");
         assertThat(csv(id)).as("wholly or not at all").doesNotContain(",31,");
