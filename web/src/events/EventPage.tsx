@@ -6,6 +6,7 @@ import { client, dataOf } from '../api/client'
 import { useComponents } from '../api/components'
 import { type RaceEvent } from '../api/events'
 import { useSend } from '../api/send'
+import { PlanJob } from '../domain/PlanJob'
 import { LifeBar } from '../life/LifeBar'
 import layout from '../ui/layout.module.css'
 import { ClassChecks } from './ClassChecks'
@@ -18,6 +19,10 @@ import { TestDays } from './TestDays'
 import { Turnarounds } from './Turnarounds'
 import { Tyres } from './Tyres'
 import { WhoGoes } from './WhoGoes'
+
+/** What a service and a replacement usually take; estimates of ours, changed at the job. */
+const SERVICE_MINUTES = 240
+const REPLACE_MINUTES = 60
 
 interface Props {
   event: RaceEvent
@@ -62,7 +67,7 @@ export function EventPage({ event, changes, onGone }: Props) {
         <LoadList event={event.id} changes={changes} />
       </div>
       <div>
-        <RunsOut event={event} />
+        <RunsOut event={event} changes={changes} />
         <ClassChecks event={event} />
         {!event.over && <Spares event={event} />}
         <WhoGoes event={event} />
@@ -92,7 +97,7 @@ export function EventPage({ event, changes, onGone }: Props) {
 }
 
 /** What of its cars has run out, or will at this event or before it. */
-function RunsOut({ event }: { event: RaceEvent }) {
+function RunsOut({ event, changes }: { event: RaceEvent; changes: boolean }) {
   const { board, car } = useBoard()
   const components = useComponents(board.change)
   const rows = (components ?? [])
@@ -111,6 +116,14 @@ function RunsOut({ event }: { event: RaceEvent }) {
             {d.said}
             {!d.at && c.safety && ': its gate is shut'}
           </div>
+          <PlanJob
+            car={c.buildId ?? ''}
+            name={`${d.service ? 'Service' : 'Replace'}: ${`${c.name} ${c.identity}`.trim()}`}
+            minutes={d.service ? SERVICE_MINUTES : REPLACE_MINUTES}
+            skill={d.service ? 'engines' : 'fit'}
+            note={d.said}
+            changes={changes}
+          />
           {c.limits.map((l) => (
             <LifeBar key={l.counter + l.service} limit={l} />
           ))}

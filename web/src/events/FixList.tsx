@@ -1,9 +1,9 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
-import { type FormEvent, useState } from 'react'
 import { client, dataOf } from '../api/client'
 import { type TestDay, type TestFinding } from '../api/season'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { useLine } from '../ui/useLine'
 
 const WHEN: { value: TestFinding['decision']; label: string }[] = [
   { value: 'OPEN', label: 'not decided' },
@@ -14,26 +14,14 @@ const WHEN: { value: TestFinding['decision']; label: string }[] = [
 
 /** What was found at the test; each becomes a job before the next event, one after it, or none. */
 export function FixList({ event, day, changes }: { event: string; day: TestDay; changes: boolean }) {
-  const [what, setWhat] = useState('')
-  const [error, setError] = useState<string>()
-  const { send, busy } = useSend()
-  const add = (submit: FormEvent) => {
-    submit.preventDefault()
-    setError(undefined)
-    void send(
-      () =>
-        dataOf(
-          client.POST('/api/events/{id}/test-findings', {
-            params: { path: { id: event } },
-            body: { buildId: day.buildId, what, minutes: 0 },
-          }),
-        ).then(() => setWhat('')),
-      (problem) => {
-        setError(problem.problems.map((p) => p.message).join(' '))
-        return problem.problems.length > 0
-      },
-    )
-  }
+  const line = useLine((what) =>
+    dataOf(
+      client.POST('/api/events/{id}/test-findings', {
+        params: { path: { id: event } },
+        body: { buildId: day.buildId, what, minutes: 0 },
+      }),
+    ),
+  )
   return (
     <div role="group" aria-label="Fix list">
       <h3>Fix list</h3>
@@ -41,16 +29,16 @@ export function FixList({ event, day, changes }: { event: string; day: TestDay; 
       {day.findings.map((f) => (
         <Row key={f.id} finding={f} changes={changes} />
       ))}
-      <form onSubmit={add} className={`no-print ${layout.row}`}>
+      <form onSubmit={line.submit} className={`no-print ${layout.row}`}>
         <TextInput
           size="xs"
           aria-label="Something to fix"
           placeholder="third gear jumps out"
-          value={what}
-          error={error}
-          onChange={(e) => setWhat(e.currentTarget.value)}
+          value={line.text}
+          error={line.error}
+          onChange={(e) => line.setText(e.currentTarget.value)}
         />
-        <Button type="submit" size="xs" variant="default" loading={busy} disabled={!what.trim()}>
+        <Button type="submit" size="xs" variant="default" loading={line.busy} disabled={!line.text.trim()}>
           Put it on the list
         </Button>
       </form>

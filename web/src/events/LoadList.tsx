@@ -1,7 +1,7 @@
 import { Button, NumberInput, TextInput } from '@mantine/core'
 import { notifications } from '@mantine/notifications'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, memo, useState } from 'react'
+import { memo, useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
@@ -9,6 +9,7 @@ import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { TakeIn } from '../ui/TakeIn'
 import { Tick } from '../ui/Tick'
+import { useLine } from '../ui/useLine'
 import css from './events.module.css'
 
 type Load = Schemas['LoadResponse']
@@ -213,37 +214,25 @@ function Used({ event, load }: { event: string; load: Load }) {
 }
 
 function Add({ event }: { event: string }) {
-  const [name, setName] = useState('')
   const [box, setBox] = useState('')
   const [kilograms, setKilograms] = useState<number | string>('')
-  const [error, setError] = useState<string>()
-  const { send, busy } = useSend()
-  const add = (submit: FormEvent) => {
-    submit.preventDefault()
-    setError(undefined)
-    void send(
-      () =>
-        dataOf(
-          client.POST('/api/events/{id}/load', {
-            params: { path: { id: event } },
-            body: { name, box, quantity: 1, kilograms: Number(kilograms) || 0 },
-          }),
-        ).then(() => setName('')),
-      (problem) => {
-        setError(problem.problems.map((p) => p.message).join(' '))
-        return problem.problems.length > 0
-      },
-    )
-  }
+  const line = useLine((name) =>
+    dataOf(
+      client.POST('/api/events/{id}/load', {
+        params: { path: { id: event } },
+        body: { name, box, quantity: 1, kilograms: Number(kilograms) || 0 },
+      }),
+    ),
+  )
   return (
-    <form onSubmit={add} className={`no-print ${layout.row}`}>
+    <form onSubmit={line.submit} className={`no-print ${layout.row}`}>
       <TextInput
         size="xs"
         aria-label="Another thing"
         placeholder="spare wing mirror"
-        value={name}
-        error={error}
-        onChange={(e) => setName(e.currentTarget.value)}
+        value={line.text}
+        error={line.error}
+        onChange={(e) => line.setText(e.currentTarget.value)}
       />
       <TextInput
         size="xs"
@@ -263,7 +252,7 @@ function Add({ event }: { event: string }) {
         value={kilograms}
         onChange={setKilograms}
       />
-      <Button type="submit" size="xs" variant="default" loading={busy} disabled={!name.trim()}>
+      <Button type="submit" size="xs" variant="default" loading={line.busy} disabled={!line.text.trim()}>
         Put it on the list
       </Button>
     </form>

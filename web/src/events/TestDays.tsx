@@ -1,5 +1,5 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type RaceEvent } from '../api/events'
@@ -7,6 +7,8 @@ import { type TestDay, useTestDays } from '../api/season'
 import { useSend } from '../api/send'
 import { clock } from '../format/time'
 import layout from '../ui/layout.module.css'
+import { TakeIn } from '../ui/TakeIn'
+import { useLine } from '../ui/useLine'
 import { FixList } from './FixList'
 import { JudgedLaps } from './JudgedLaps'
 import { RunSheet } from './RunSheet'
@@ -144,6 +146,13 @@ function OfCar({ event, day, name, changes }: OfCarProps) {
         >
           Run sheets on paper
         </a>
+        {day.runs.length > 0 && (
+          <TakeIn<{ runs: number }>
+            to={`/api/events/${event.id}/test-laps/import?build=${day.buildId}`}
+            label="Take laps in (CSV)"
+            said={(a) => `the laps of ${a.runs} ${a.runs === 1 ? 'run' : 'runs'}`}
+          />
+        )}
       </div>
       <JudgedLaps runs={day.runs} />
       <FixList event={event.id} day={day} changes={changes} />
@@ -162,47 +171,35 @@ function OfCar({ event, day, name, changes }: OfCarProps) {
 }
 
 function AddRun({ event, build }: { event: string; build: string }) {
-  const [what, setWhat] = useState('')
   const [value, setValue] = useState('2')
   const [dry, setDry] = useState(false)
-  const [error, setError] = useState<string>()
-  const { send, busy } = useSend()
-  const add = (submit: FormEvent) => {
-    submit.preventDefault()
-    setError(undefined)
-    void send(
-      () =>
-        dataOf(
-          client.POST('/api/events/{id}/test-runs', {
-            params: { path: { id: event } },
-            body: {
-              buildId: build,
-              changes: what
-                .split(';')
-                .map((c) => c.trim())
-                .filter(Boolean),
-              value: Number(value),
-              dry,
-              ran: false,
-              version: 0,
-            },
-          }),
-        ).then(() => setWhat('')),
-      (problem) => {
-        setError(problem.problems.map((p) => p.message).join(' '))
-        return problem.problems.length > 0
-      },
-    )
-  }
+  const line = useLine((what) =>
+    dataOf(
+      client.POST('/api/events/{id}/test-runs', {
+        params: { path: { id: event } },
+        body: {
+          buildId: build,
+          changes: what
+            .split(';')
+            .map((c) => c.trim())
+            .filter(Boolean),
+          value: Number(value),
+          dry,
+          ran: false,
+          version: 0,
+        },
+      }),
+    ),
+  )
   return (
-    <form onSubmit={add} className={`no-print ${layout.row}`}>
+    <form onSubmit={line.submit} className={`no-print ${layout.row}`}>
       <TextInput
         size="xs"
         aria-label="What the run changes"
         placeholder="rear bar softer; none for a baseline"
-        value={what}
-        error={error}
-        onChange={(e) => setWhat(e.currentTarget.value)}
+        value={line.text}
+        error={line.error}
+        onChange={(e) => line.setText(e.currentTarget.value)}
         w={230}
       />
       <NativeSelect
@@ -218,8 +215,8 @@ function AddRun({ event, build }: { event: string; build: string }) {
         checked={dry}
         onChange={(e) => setDry(e.currentTarget.checked)}
       />
-      <Button type="submit" size="xs" variant="default" loading={busy}>
-        {what.trim() ? 'Add the run' : 'Add a baseline'}
+      <Button type="submit" size="xs" variant="default" loading={line.busy}>
+        {line.text.trim() ? 'Add the run' : 'Add a baseline'}
       </Button>
     </form>
   )

@@ -1,16 +1,19 @@
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type RaceEvent, type TyrePlan, type TyreSet, useTyrePlans, useTyreSets } from '../api/events'
 import { useSend } from '../api/send'
+import { PlanJob } from '../domain/PlanJob'
 import { when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import { TakeIn } from '../ui/TakeIn'
+import { useLine } from '../ui/useLine'
 import css from './events.module.css'
 
 /** A set is as good as dead after so many heat cycles. */
 const LIFE = 12
+const SCUFF_MINUTES = 40
 /** Rubber hardens: from this age on it is shown (common practice; the maker says how long a set keeps). */
 const OLD_MONTHS = 24
 const MONTH_MILLIS = (365.25 / 12) * 86_400_000
@@ -134,9 +137,21 @@ function OfCar({ event, plan, sets, name, changes }: OfCarProps) {
       <p className="small soft">
         {event.mostSets} sets are allowed, {event.mostNew} of them new; a set serves {event.uses} sessions at
         most.
-        {plan.scuff.length > 0 && ` Scuff before: ${plan.scuff.join(', ')}.`}
         {plan.kept.length > 0 && ` Kept back for rain: ${plan.kept.join(', ')}.`}
       </p>
+      {plan.scuff.map((set) => (
+        <p key={set} className="small">
+          Scuff {set} before: new, and first used where it counts.{' '}
+          <PlanJob
+            car={plan.buildId}
+            name={`Scuff ${set}`}
+            minutes={SCUFF_MINUTES}
+            skill="fit"
+            note={`for ${event.name}`}
+            changes={changes}
+          />
+        </p>
+      ))}
       {changes && <AddSet build={plan.buildId} />}
     </div>
   )
@@ -165,46 +180,34 @@ function Life({ set }: { set: TyreSet }) {
 }
 
 function AddSet({ build }: { build: string }) {
-  const [name, setName] = useState('')
   const [state, setState] = useState<TyreSet['state']>('NEW')
   const [kind, setKind] = useState<TyreSet['kind']>('DRY')
   const [cycles, setCycles] = useState<number | string>(0)
   const [madeOn, setMadeOn] = useState('')
-  const [error, setError] = useState<string>()
-  const { send, busy } = useSend()
-  const add = (event: FormEvent) => {
-    event.preventDefault()
-    setError(undefined)
-    void send(
-      () =>
-        dataOf(
-          client.POST('/api/tyre-sets', {
-            body: {
-              buildId: build,
-              name,
-              kind,
-              state,
-              cycles: state === 'NEW' ? 0 : Number(cycles) || 0,
-              madeOn: madeOn || undefined,
-              version: 0,
-            },
-          }),
-        ).then(() => setName('')),
-      (problem) => {
-        setError(problem.problems.map((p) => p.message).join(' '))
-        return problem.problems.length > 0
-      },
-    )
-  }
+  const line = useLine((name) =>
+    dataOf(
+      client.POST('/api/tyre-sets', {
+        body: {
+          buildId: build,
+          name,
+          kind,
+          state,
+          cycles: state === 'NEW' ? 0 : Number(cycles) || 0,
+          madeOn: madeOn || undefined,
+          version: 0,
+        },
+      }),
+    ),
+  )
   return (
-    <form onSubmit={add} className={layout.row}>
+    <form onSubmit={line.submit} className={layout.row}>
       <TextInput
         size="xs"
         aria-label="Another set"
         placeholder="set 24"
-        value={name}
-        error={error}
-        onChange={(e) => setName(e.currentTarget.value)}
+        value={line.text}
+        error={line.error}
+        onChange={(e) => line.setText(e.currentTarget.value)}
       />
       <NativeSelect
         size="xs"
@@ -246,7 +249,7 @@ function AddSet({ build }: { build: string }) {
         value={madeOn}
         onChange={(e) => setMadeOn(e.currentTarget.value)}
       />
-      <Button type="submit" size="xs" variant="default" loading={busy} disabled={!name.trim()}>
+      <Button type="submit" size="xs" variant="default" loading={line.busy} disabled={!line.text.trim()}>
         Add a set
       </Button>
     </form>

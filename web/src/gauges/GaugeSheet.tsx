@@ -10,6 +10,7 @@ import { Curve } from './Curve'
 import { EarlierSheets } from './EarlierSheets'
 import { FieldInput } from './FieldInput'
 import css from './gauges.module.css'
+import { LapsIn } from './LapsIn'
 import { PadCheckReader } from './PadCheckReader'
 import { RoomTemperature } from './RoomTemperature'
 import { State } from './SheetFields'
@@ -51,6 +52,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
       <form onSubmit={file} className={css.middle}>
         <div className={css.sheet}>
           <h2>{gauge.title}</h2>
+          {gauge.name === 'laps' && <LapsIn onRead={(runs) => set({ ...values, runs })} />}
           {sheet.corrects && <p className="small">Corrects an earlier sheet, which is kept.</p>}
           {around.length > 0 && (
             <AroundTheCar

@@ -1,8 +1,7 @@
 package galecrest.server.carsheet;
 
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,34 +27,24 @@ class PaperController {
     /** The set-up sheet: all that is true of the car, and what is stale. */
     @GetMapping(path = "/set-up.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> setUp(@PathVariable String id) {
-        return pdf(paper.setUp(id), "set-up");
+        return Download.pdf("set-up.pdf", paper.setUp(id));
     }
 
     /** The string sheet: the last readings, and room for the next. */
     @GetMapping(path = "/strings.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> strings(@PathVariable String id) {
-        return pdf(paper.strings(id), "strings");
+        return Download.pdf("strings.pdf", paper.strings(id));
     }
 
     /** The torque sheet: fasteners with the maker's figures, and room for mark and names. */
     @GetMapping(path = "/torque.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> torque(@PathVariable String id) {
-        return pdf(paper.torque(id), "torque");
-    }
-
-    private static ResponseEntity<byte[]> pdf(byte[] content, String name) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=" + name + ".pdf")
-                .contentType(MediaType.APPLICATION_PDF)
-                .body(content);
+        return Download.pdf("torque.pdf", paper.torque(id));
     }
 
     @GetMapping(path = "/measurements.csv", produces = "text/csv")
     ResponseEntity<byte[]> export(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=measurements.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(table.export(id).getBytes(StandardCharsets.UTF_8));
+        return Download.csv("measurements.csv", table.export(id));
     }
 
     @PostMapping(path = "/measurements/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

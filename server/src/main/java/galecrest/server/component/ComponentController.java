@@ -1,10 +1,9 @@
 package galecrest.server.component;
 
 import galecrest.server.AddedResponse;
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -76,10 +75,7 @@ class ComponentController {
 
     @GetMapping(path = "/components.csv", produces = "text/csv")
     ResponseEntity<byte[]> export() {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=components.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(table.export().getBytes(StandardCharsets.UTF_8));
+        return Download.csv("components.csv", table.export());
     }
 
     @PostMapping(path = "/components/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

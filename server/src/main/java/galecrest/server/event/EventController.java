@@ -1,10 +1,9 @@
 package galecrest.server.event;
 
 import galecrest.server.AddedResponse;
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -75,10 +74,7 @@ class EventController {
 
     @GetMapping(path = "/events/{id}/tyres.csv", produces = "text/csv")
     ResponseEntity<byte[]> exportTyres(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=tyres.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(table.export(id).getBytes(StandardCharsets.UTF_8));
+        return Download.csv("tyres.csv", table.export(id));
     }
 
     @PostMapping(path = "/events/{id}/tyres/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

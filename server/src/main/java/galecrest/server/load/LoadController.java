@@ -1,8 +1,7 @@
 package galecrest.server.load;
 
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -75,10 +74,7 @@ class LoadController {
 
     @GetMapping(path = "/events/{id}/load.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> paper(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=load.pdf")
-                .contentType(MediaType.APPLICATION_PDF)
-                .body(loads.paper(id));
+        return Download.pdf("load.pdf", loads.paper(id));
     }
 
     @DeleteMapping("/load-items/{item}")
@@ -89,10 +85,7 @@ class LoadController {
 
     @GetMapping(path = "/events/{id}/load.csv", produces = "text/csv")
     ResponseEntity<byte[]> export(@PathVariable String id) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=load.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(loads.export(id).getBytes(StandardCharsets.UTF_8));
+        return Download.csv("load.csv", loads.export(id));
     }
 
     @PostMapping(path = "/events/{id}/load/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)

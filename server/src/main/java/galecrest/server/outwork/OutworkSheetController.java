@@ -1,8 +1,7 @@
 package galecrest.server.outwork;
 
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,9 +35,6 @@ class OutworkSheetController {
 
     @GetMapping(path = "/outwork.csv", produces = "text/csv")
     ResponseEntity<byte[]> export(@PathVariable String build) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=outside-work.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(sheets.export(build).getBytes(StandardCharsets.UTF_8));
+        return Download.csv("outside-work.csv", sheets.export(build));
     }
 }

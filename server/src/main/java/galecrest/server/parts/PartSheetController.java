@@ -1,8 +1,7 @@
 package galecrest.server.parts;
 
+import galecrest.server.Download;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,9 +34,6 @@ class PartSheetController {
 
     @GetMapping(path = "/parts.csv", produces = "text/csv")
     ResponseEntity<byte[]> export(@PathVariable String build) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=parts.csv")
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(sheets.export(build).getBytes(StandardCharsets.UTF_8));
+        return Download.csv("parts.csv", sheets.export(build));
     }
 }

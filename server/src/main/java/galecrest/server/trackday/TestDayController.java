@@ -1,8 +1,9 @@
 package galecrest.server.trackday;
 
 import galecrest.server.AddedResponse;
+import galecrest.server.Download;
+import java.io.IOException;
 import java.util.List;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -16,15 +17,30 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Test days over HTTP. */
 @RestController
 @RequestMapping("/api")
 class TestDayController {
     private final TestDayService days;
+    private final LapTableService laps;
 
-    TestDayController(TestDayService days) {
+    TestDayController(TestDayService days, LapTableService laps) {
         this.days = days;
+        this.laps = laps;
+    }
+
+    /** Lap times of a table as the lap gauge takes them; nothing is kept. */
+    @PostMapping(path = "/laps/read", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    LapTableResponse read(@RequestParam MultipartFile file) throws IOException {
+        return laps.read(file.getBytes());
+    }
+
+    @PostMapping(path = "/events/{id}/test-laps/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    TakenLapsResponse takeIn(@PathVariable String id, @RequestParam String build, @RequestParam MultipartFile file)
+            throws IOException {
+        return new TakenLapsResponse(laps.takeIn(id, build, file.getBytes()));
     }
 
     @GetMapping("/events/{id}/test-days")
@@ -69,9 +85,6 @@ class TestDayController {
 
     @GetMapping(path = "/events/{id}/run-sheets.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> sheets(@PathVariable String id, @RequestParam String build) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=run-sheets.pdf")
-                .contentType(MediaType.APPLICATION_PDF)
-                .body(RunSheets.pdf(days.sheets(id, build)));
+        return Download.pdf("run-sheets.pdf", RunSheets.pdf(days.sheets(id, build)));
     }
 }

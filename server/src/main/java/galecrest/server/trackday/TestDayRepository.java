@@ -3,6 +3,7 @@ package galecrest.server.trackday;
 import galecrest.server.SqlTime;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -114,6 +115,21 @@ class TestDayRepository {
 
     private static String said(@Nullable String text) {
         return text == null ? "" : text.strip();
+    }
+
+    /** Writes the laps of a run that was driven, and its conditions where they are said. */
+    void drove(String run, LapTableResponse.LapRunResponse laps, Instant at) {
+        db.sql("""
+                        update test_run set laps = :laps, ran_at = coalesce(ran_at, :at),
+                            conditions = coalesce(nullif(:conditions, ''), conditions),
+                            track = coalesce(nullif(:track, ''), track)
+                        where id = :id""")
+                .param("id", run)
+                .param("laps", laps.laps())
+                .param("conditions", laps.conditions().toUpperCase(Locale.ROOT))
+                .param("track", laps.track())
+                .param("at", SqlTime.of(at))
+                .update();
     }
 
     void delete(String run) {

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import galecrest.server.ServerTest;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -132,6 +133,39 @@ class TrackdayTest extends ServerTest {
             String text = new PdfTextExtractor(reader).getTextFromPage(1);
             assertThat(text).contains("Run 1: baseline").contains("1:42.35").contains("Run 2: rear bar softer");
         }
+    }
+
+    @Test
+    void lapsComeAsATable() throws Exception {
+        add(run(3, false));
+        add(run(3, false, "rear bar softer"));
+        String table = "run,time,set,changed,conditions,track\r\n1,1:42.35,set 21,,dry,21 °C\r\n1,1:42.10,,,,\r\n"
+                + "run 2,1:41.9,set 21,rear bar softer,damp,19 °C\r\n";
+        JsonNode read = upload(BO, "/api/laps/read", table.getBytes(StandardCharsets.UTF_8))
+                .body()
+                .path("runs");
+        assertThat(read).hasSize(2);
+        assertThat(read.get(0).path("laps").asText()).isEqualTo("1:42.35 1:42.10");
+        assertThat(read.get(0).path("set").asText()).isEqualTo("set 21");
+        assertThat(call(BO, "POST", "/api/gauges/laps", Map.of("runs", List.of(read.get(0), read.get(1))))
+                        .body()
+                        .toString())
+                .contains("not alike: damp against dry");
+        String url = "/api/events/" + event + "/test-laps/import?build=" + car;
+        assertThat(upload(BO, url, table.getBytes(StandardCharsets.UTF_8))
+                        .body()
+                        .path("runs")
+                        .asInt())
+                .isEqualTo(2);
+        assertThat(day().path("runs").get(1).path("laps").asText()).isEqualTo("1:41.9");
+        assertThat(day().path("runs").get(1).path("conditions").asText()).isEqualTo("DAMP");
+        assertThat(day().path("runs").get(0).path("ranAt").isTextual()).isTrue();
+        String wrong = "run,time\r\n1,1:42.35\r\n3,1:42.1\r\n";
+        assertThat(upload(BO, url, wrong.getBytes(StandardCharsets.UTF_8)).at("run"))
+                .contains("no run \"3\"");
+        Answer hostile = upload(BO, url, "run,time\r\n1,quick\r\n,1:40\r\n".getBytes(StandardCharsets.UTF_8));
+        assertThat(hostile.at("line 2, time")).contains("no lap time");
+        assertThat(hostile.at("line 3, run")).contains("Which run");
     }
 
     @Test

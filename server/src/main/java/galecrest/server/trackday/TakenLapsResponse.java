@@ -1,0 +1,4 @@
+package galecrest.server.trackday;
+
+/** How many runs got laps. */
+record TakenLapsResponse(int runs) {}
