@@ -83,9 +83,11 @@ export function EventPage({ event, changes, onGone }: Props) {
                 It is over: book it
               </Button>
             )}
-            <Button variant="default" loading={busy} onClick={remove}>
-              {sure ? 'Yes, leave it out with its dates' : 'Leave it out'}
-            </Button>
+            {!event.over && (
+              <Button variant="default" loading={busy} onClick={remove}>
+                {sure ? 'Yes, leave it out with its dates' : 'Leave it out'}
+              </Button>
+            )}
           </div>
         )}
       </div>

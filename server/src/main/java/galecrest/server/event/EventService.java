@@ -159,6 +159,9 @@ public class EventService {
     void remove(String id) {
         journal.judge(() -> {
             EventResponse there = mustBe(id);
+            if (there.over()) {
+                throw new ValidationException("id", "It is over, and what it took is booked: it stays in the record.");
+            }
             there.cars().forEach(c -> leaveOut(id, c));
             record.delete(id);
             return "left out " + there.name();

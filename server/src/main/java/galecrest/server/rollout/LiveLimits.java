@@ -7,6 +7,7 @@ import galecrest.core.units.QuantityKind;
 import galecrest.server.access.AnyHand;
 import galecrest.server.device.DeviceService;
 import galecrest.server.journal.Journal;
+import galecrest.server.step.RollOutStepService;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

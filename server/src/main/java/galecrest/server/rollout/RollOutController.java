@@ -10,7 +10,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -19,12 +18,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class RollOutController {
     private final RollOutService rollOuts;
-    private final RollOutStepService steps;
+    private final FindingService findings;
     private final LiveLimits live;
 
-    RollOutController(RollOutService rollOuts, RollOutStepService steps, LiveLimits live) {
+    RollOutController(RollOutService rollOuts, FindingService findings, LiveLimits live) {
         this.rollOuts = rollOuts;
-        this.steps = steps;
+        this.findings = findings;
         this.live = live;
     }
 
@@ -76,52 +75,18 @@ class RollOutController {
     @PostMapping("/builds/{id}/rollout/findings")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void find(@PathVariable String id, @RequestBody FindingRequest form) {
-        rollOuts.find(id, form);
+        findings.find(id, form);
     }
 
     @PutMapping("/rollout-findings/{finding}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void putBefore(@PathVariable String finding, @RequestBody PutBeforeRequest form) {
-        rollOuts.putBefore(finding, form);
+        findings.putBefore(finding, form);
     }
 
     @PostMapping("/builds/{id}/fires")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void fire(@PathVariable String id, @RequestBody FireRequest form) {
         rollOuts.fire(id, form);
-    }
-
-    @GetMapping("/rollout-steps")
-    StepsResponse house(@RequestParam(defaultValue = "") String discipline) {
-        return steps.house(discipline);
-    }
-
-    @PutMapping("/rollout-steps")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeHouse(@RequestParam(defaultValue = "") String discipline, @RequestBody StepsRequest form) {
-        steps.changeHouse(discipline, form);
-    }
-
-    @DeleteMapping("/rollout-steps")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void usual(@RequestParam(defaultValue = "") String discipline) {
-        steps.usual(discipline);
-    }
-
-    @GetMapping("/builds/{id}/rollout-steps")
-    StepsResponse car(@PathVariable String id) {
-        return steps.car(id);
-    }
-
-    @PutMapping("/builds/{id}/rollout-steps")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void changeCar(@PathVariable String id, @RequestBody StepsRequest form) {
-        steps.changeCar(id, form);
-    }
-
-    @DeleteMapping("/builds/{id}/rollout-steps")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void asTheHouse(@PathVariable String id) {
-        steps.asTheHouse(id);
     }
 }

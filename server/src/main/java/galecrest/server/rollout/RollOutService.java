@@ -2,17 +2,12 @@ package galecrest.server.rollout;
 
 import galecrest.core.build.BuildId;
 import galecrest.core.build.Gate;
-import galecrest.core.build.Zone;
 import galecrest.core.component.Counter;
 import galecrest.core.component.Wear;
 import galecrest.core.plan.Plan;
-import galecrest.core.rollout.Attempt;
 import galecrest.core.rollout.RollOut;
 import galecrest.core.rollout.RollOutStep;
 import galecrest.core.shop.Problem;
-import galecrest.core.units.QuantityKind;
-import galecrest.core.units.QuantityText;
-import galecrest.core.units.UnitSystem;
 import galecrest.core.work.RunningIn;
 import galecrest.core.work.Status;
 import galecrest.server.NewId;
@@ -30,7 +25,6 @@ import galecrest.server.shop.NameRepository;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,17 +32,15 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Takes cars from their first fire to load and speed: tries at steps, two names, findings, fires. */
+/** Takes cars from their first fire to load and speed: tries at steps, two names, fires. */
 @Service
 public class RollOutService {
-    private static final int LONGEST = 1_000;
     private static final int LONGEST_NAME = 80;
-    private static final double FARTHEST_KM = 2_000;
-    private static final int LONGEST_FIRE_SECONDS = 24 * 3_600;
     private static final double SECONDS_AN_HOUR = 3_600;
 
     private final RollOutRepository record;
-    private final RollOutStepService steps;
+    private final RollOutState state;
+    private final FindingService findings;
     private final GateService gates;
     private final CarUseService uses;
     private final CaptureService capture;
@@ -61,7 +53,8 @@ public class RollOutService {
 
     RollOutService(
             RollOutRepository record,
-            RollOutStepService steps,
+            RollOutState state,
+            FindingService findings,
             GateService gates,
             CarUseService uses,
             CaptureService capture,
@@ -72,7 +65,8 @@ public class RollOutService {
             Clock clock,
             CurrentUser who) {
         this.record = record;
-        this.steps = steps;
+        this.state = state;
+        this.findings = findings;
         this.gates = gates;
         this.uses = uses;
         this.capture = capture;
@@ -84,22 +78,10 @@ public class RollOutService {
         this.who = who;
     }
 
-    private RollOut standing(String build, Set<Gate> passed) {
-        return new RollOut(
-                steps.of(build),
-                record.attempts(build).stream()
-                        .map(RollOutRepository.Kept::attempt)
-                        .toList(),
-                record.findings(build).stream()
-                        .map(RollOutRepository.Found::finding)
-                        .toList(),
-                passed);
-    }
-
     @AnyHand
     RollOutResponse of(String build) {
         Set<Gate> passed = gates.passedNow(build);
-        RollOut standing = standing(build, passed);
+        RollOut standing = state.of(build, passed);
         CarUseService.Fires fires = uses.fires(build);
         return new RollOutView(standing)
                 .response(
@@ -130,7 +112,7 @@ public class RollOutService {
         String id = NewId.next();
         journal.judge(() -> {
             String car = car(build);
-            RollOut standing = standing(build, Set.of());
+            RollOut standing = state.of(build, Set.of());
             RollOutStep step = standing.step(form.step() == null ? "" : form.step())
                     .orElseThrow(() -> new NotFoundException("step"));
             standing.open().ifPresent(there -> {
@@ -192,7 +174,7 @@ public class RollOutService {
     }
 
     private RollOutStep step(RollOutRepository.Kept there) {
-        return standing(there.buildId(), Set.of())
+        return state.of(there.buildId(), Set.of())
                 .step(there.attempt().step())
                 .orElseThrow(() -> new NotFoundException("step"));
     }
@@ -233,7 +215,7 @@ public class RollOutService {
             if (there.attempt().goesOn()) {
                 throw new ConflictException("It goes on already.", 0, List.of());
             }
-            RollOut standing = standing(there.buildId(), gates.passed(there.buildId()));
+            RollOut standing = state.of(there.buildId(), gates.passed(there.buildId()));
             ValidationException.throwIfAny(standing.before(there.attempt()).stream()
                     .map(why -> new Problem("go", why))
                     .toList());
@@ -247,7 +229,7 @@ public class RollOutService {
 
     @AnyHand
     void end(String id, EndRequest form) {
-        ValidationException.throwIfAny(check(form));
+        ValidationException.throwIfAny(RollOutChecks.of(form));
         String skill = capture.usualSkill();
         String leaked = said(form.leaked());
         journal.judge(() -> {
@@ -257,7 +239,7 @@ public class RollOutService {
             }
             String build = there.buildId();
             RollOutStep step = step(there);
-            standing(build, Set.of())
+            state.of(build, Set.of())
                     .afterwards(there.attempt())
                     .filter(why -> form.done())
                     .ifPresent(why -> {
@@ -269,7 +251,7 @@ public class RollOutService {
                 ran(there, step, form, leaked, now);
             }
             if (!leaked.isEmpty()) {
-                found(build, id, "Leak: " + leaked, Optional.empty(), 30, step, Optional.of(step), skill);
+                findings.found(build, id, "Leak: " + leaked, Optional.empty(), 30, step, Optional.of(step), skill);
             }
             String seen = said(form.seen());
             return car(build)
@@ -287,7 +269,7 @@ public class RollOutService {
                 1, Duration.between(there.attempt().went().orElseThrow(), now).toSeconds());
         FireRequest fire = new FireRequest(
                 there.attempt().id(),
-                (int) Math.min(seconds, LONGEST_FIRE_SECONDS),
+                (int) Math.min(seconds, RollOutChecks.LONGEST_FIRE_SECONDS),
                 form.oilPressure(),
                 form.water(),
                 form.oil(),
@@ -315,56 +297,9 @@ public class RollOutService {
         return true;
     }
 
-    private static List<Problem> check(EndRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (!form.done() && said(form.seen()).isEmpty() && said(form.leaked()).isEmpty()) {
-            problems.add(new Problem("seen", "Say what was seen."));
-        }
-        if (form.done() && !said(form.leaked()).isEmpty()) {
-            problems.add(new Problem("leaked", "With a leak it is not done: stop here."));
-        }
-        if (!(form.km() >= 0 && form.km() <= FARTHEST_KM)) {
-            problems.add(new Problem("km", "0 to " + (int) FARTHEST_KM + " km."));
-        }
-        text(problems, "seen", form.seen());
-        text(problems, "leaked", form.leaked());
-        quantity(problems, "oilPressure", QuantityKind.PRESSURE, form.oilPressure());
-        quantity(problems, "water", QuantityKind.TEMPERATURE, form.water());
-        quantity(problems, "oil", QuantityKind.TEMPERATURE, form.oil());
-        return problems;
-    }
-
-    private static void text(List<Problem> problems, String field, @Nullable String said) {
-        if (said != null && said.length() > LONGEST) {
-            problems.add(new Problem(field, "At most " + LONGEST + " letters."));
-        }
-    }
-
-    private static void quantity(List<Problem> problems, String field, QuantityKind kind, @Nullable String said) {
-        if (said != null && !said.isBlank()) {
-            try {
-                QuantityText.read(kind, said, UnitSystem.METRIC);
-            } catch (QuantityText.Unreadable unreadable) {
-                problems.add(new Problem(field, unreadable.getMessage()));
-            }
-        }
-    }
-
     @AnyHand
     void fire(String build, FireRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.key() == null || form.key().isBlank()) {
-            problems.add(new Problem("key", "The request needs a key of its own."));
-        }
-        if (form.seconds() < 1 || form.seconds() > LONGEST_FIRE_SECONDS) {
-            problems.add(new Problem("seconds", "How long did it run? 1 s to 24 h."));
-        }
-        text(problems, "stoppedBecause", form.stoppedBecause());
-        text(problems, "leaked", form.leaked());
-        quantity(problems, "oilPressure", QuantityKind.PRESSURE, form.oilPressure());
-        quantity(problems, "water", QuantityKind.TEMPERATURE, form.water());
-        quantity(problems, "oil", QuantityKind.TEMPERATURE, form.oil());
-        ValidationException.throwIfAny(problems);
+        ValidationException.throwIfAny(RollOutChecks.of(form));
         String skill = capture.usualSkill();
         String leaked = said(form.leaked());
         journal.judge(() -> {
@@ -372,83 +307,12 @@ public class RollOutService {
             if (!fired(build, null, form, leaked, 0, "a fire", clock.instant())) {
                 return null;
             }
-            RollOut standing = standing(build, Set.of());
+            RollOut standing = state.of(build, Set.of());
             Optional<RollOutStep> here = standing.here();
             if (!leaked.isEmpty() && here.isPresent()) {
-                found(build, null, "Leak: " + leaked, Optional.empty(), 30, here.get(), here, skill);
+                findings.found(build, null, "Leak: " + leaked, Optional.empty(), 30, here.get(), here, skill);
             }
             return "fired " + car + " for " + form.seconds() + " s" + (leaked.isEmpty() ? "" : "; leaked: " + leaked);
-        });
-    }
-
-    @AnyHand
-    void find(String build, FindingRequest form) {
-        String what = said(form.what());
-        List<Problem> problems = new ArrayList<>();
-        if (what.isEmpty() || what.length() > 100) {
-            problems.add(new Problem("what", "Say what was found, in 1 to 100 letters."));
-        }
-        if (form.minutes() < 5 || form.minutes() > 10_000) {
-            problems.add(new Problem("minutes", "5 to 10000 min."));
-        }
-        ValidationException.throwIfAny(problems);
-        String skill = capture.usualSkill();
-        journal.judge(() -> {
-            String car = car(build);
-            RollOut standing = standing(build, Set.of());
-            Optional<RollOutStep> before = before(standing, form.before());
-            RollOutStep during = standing.here()
-                    .orElseGet(() -> standing.steps().get(standing.steps().size() - 1));
-            found(
-                    build,
-                    standing.open().map(Attempt::id).orElse(null),
-                    what,
-                    Optional.ofNullable(form.zone()),
-                    form.minutes(),
-                    during,
-                    before,
-                    skill);
-            return "found on " + car + ": " + what + ", to be right "
-                    + before.map(b -> "before " + b.name()).orElse("after all the steps");
-        });
-    }
-
-    private static Optional<RollOutStep> before(RollOut standing, @Nullable String key) {
-        return key == null
-                ? Optional.empty()
-                : Optional.of(standing.step(key).orElseThrow(() -> new NotFoundException("step")));
-    }
-
-    private void found(
-            String build,
-            @Nullable String attempt,
-            String what,
-            Optional<Zone> zone,
-            int minutes,
-            RollOutStep during,
-            Optional<RollOutStep> before,
-            String skill) {
-        Gate gate = before.flatMap(RollOutStep::gate).orElse(Gate.EVENT);
-        String work = capture.finding(build, what, zone, minutes, gate, skill);
-        record.find(
-                build,
-                attempt,
-                what,
-                during.name(),
-                before.map(RollOutStep::key).orElse(null),
-                work,
-                who.name(),
-                clock.instant());
-    }
-
-    @AnyHand
-    void putBefore(String finding, PutBeforeRequest form) {
-        journal.judge(() -> {
-            String build = record.carOf(finding).orElseThrow(() -> new NotFoundException("finding"));
-            Optional<RollOutStep> before = before(standing(build, Set.of()), form.before());
-            record.putBefore(finding, before.map(RollOutStep::key).orElse(null));
-            return "put a finding of " + car(build) + " "
-                    + before.map(b -> "before " + b.name()).orElse("after all the steps");
         });
     }
 

@@ -292,6 +292,7 @@ class EventTest extends ServerTest {
         Map<String, Object> later = form("Test that is over");
         later.put("version", event(id).path("version").asInt());
         assertThat(call(SEF, "PUT", "/api/events/" + id, later).at("name")).contains("is booked");
+        assertThat(call(SEF, "DELETE", "/api/events/" + id, null).at("id")).contains("stays in the record");
         JsonNode total = component(component).path("total");
         assertThat(total.path("HOURS").asDouble()).isCloseTo(41 + 5, within(1e-9));
         assertThat(total.path("DISTANCE").asDouble()).isCloseTo(590, within(1e-9));

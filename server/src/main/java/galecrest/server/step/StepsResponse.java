@@ -1,4 +1,4 @@
-package galecrest.server.rollout;
+package galecrest.server.step;
 
 import galecrest.core.build.Gate;
 import galecrest.core.rollout.ChannelLimit;

@@ -1,4 +1,4 @@
-package galecrest.server.rollout;
+package galecrest.server.step;
 
 import galecrest.core.rollout.ChannelLimit;
 import galecrest.core.rollout.RollOutStep;
@@ -22,7 +22,7 @@ import org.springframework.stereotype.Service;
 
 /** The steps of a roll-out: of a car, else of its discipline, else of the house, else as they usually are. */
 @Service
-class RollOutStepService {
+public class RollOutStepService {
     private static final int MOST = 40;
     private static final int LONGEST = 160;
 
@@ -33,7 +33,7 @@ class RollOutStepService {
     }
 
     /** The steps that hold for a car. */
-    List<RollOutStep> of(String build) {
+    public List<RollOutStep> of(String build) {
         return lists.of(build);
     }
 

@@ -1,4 +1,4 @@
-package galecrest.server.rollout;
+package galecrest.server.step;
 
 import java.util.List;
 
