@@ -2,6 +2,7 @@ package galecrest.core.rollout;
 
 import galecrest.core.build.Gate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -76,9 +77,7 @@ public record RollOut(List<RollOutStep> steps, List<Attempt> attempts, List<Find
         RollOutStep step = step(attempt.step())
                 .orElseThrow(() -> new IllegalArgumentException("There is no step " + attempt.step() + "."));
         List<String> open = new ArrayList<>();
-        steps.subList(0, index(step.key()) + 1).stream()
-                .flatMap(s -> s.gate().stream())
-                .distinct()
+        needed(index(step.key())).stream()
                 .filter(g -> !passed.contains(g))
                 .forEach(g -> open.add("the gate " + called(g) + " is not passed, or open again"));
         for (RollOutStep earlier : steps.subList(0, index(step.key()))) {
@@ -98,6 +97,14 @@ public record RollOut(List<RollOutStep> steps, List<Attempt> attempts, List<Find
             open.add("who drives and who looks are two people");
         }
         return open;
+    }
+
+    /** The gates of the steps up to there, and those that come before the first of them: nothing fires without power-up. */
+    private Set<Gate> needed(int last) {
+        Set<Gate> needed = EnumSet.noneOf(Gate.class);
+        steps.subList(0, last + 1).forEach(s -> s.gate().ifPresent(needed::add));
+        needed.stream().findFirst().ifPresent(first -> needed.addAll(EnumSet.range(Gate.values()[0], first)));
+        return needed;
     }
 
     /** Why a try that goes on is not done yet; empty where it may be. */

@@ -101,6 +101,7 @@ public final class TyrePlanner {
         }
         int[] sets = new int[sessions.size()];
         for (int s = 0; s < sets.length; s++) {
+            sets[s] = -1;
             for (int i = 0; i < dry.size(); i++) {
                 for (Variable v : serves[s][i]) {
                     if (v.getValue().doubleValue() > HALF) {
@@ -109,7 +110,23 @@ public final class TyrePlanner {
                 }
             }
         }
-        return Optional.of(sets);
+        // What the library calls feasible is looked through: now and then it is not.
+        return keeps(sets, rules) ? Optional.of(sets) : Optional.empty();
+    }
+
+    /** Whether every session has a set, and all rules are kept. */
+    private boolean keeps(int[] sets, TyreRules rules) {
+        Map<Integer, List<Session>> served = new HashMap<>();
+        for (int s = 0; s < sets.length; s++) {
+            Session session = sessions.get(s);
+            if (sets[s] < 0 || served.getOrDefault(sets[s], List.of()).stream().anyMatch(session::overlaps)) {
+                return false;
+            }
+            served.computeIfAbsent(sets[s], i -> new ArrayList<>()).add(session);
+        }
+        return served.size() <= rules.mostSets()
+                && served.values().stream().allMatch(all -> all.size() <= rules.uses())
+                && served.keySet().stream().filter(i -> dry.get(i).isNew()).count() <= rules.mostNew();
     }
 
     private void everySessionHasOne(ExpressionsBasedModel model, Variable[][][] serves, Map<String, String> locked) {

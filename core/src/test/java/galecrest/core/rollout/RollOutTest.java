@@ -79,6 +79,11 @@ class RollOutTest {
         passed.remove(Gate.FIRST_FIRE);
         assertThat(standing(doneUpTo("longer"), List.of(), passed).before(ready("longer")))
                 .containsExactly("the gate first fire is not passed, or open again");
+        // Power-up is no step's own gate, and still nothing fires before it.
+        assertThat(standing(List.of(), List.of(), Set.of()).before(ready("first-fire")))
+                .containsExactly(
+                        "the gate power up is not passed, or open again",
+                        "the gate first fire is not passed, or open again");
     }
 
     @Test

@@ -30,11 +30,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -155,20 +157,24 @@ public class GateService {
                 .findFirst();
     }
 
-    /** The gates that are passed and not open again. */
+    /** The gates that hold nobody up: those that are passed and not open again, and those that ask nothing. */
     public Set<Gate> passedNow(String build) {
-        return of(build).stream()
-                .filter(g -> g.state() == GateStatus.State.PASSED)
-                .map(GateResponse::gate)
-                .collect(Collectors.toSet());
+        return allBut(of(build).stream()
+                .filter(g -> g.state() != GateStatus.State.PASSED)
+                .map(GateResponse::gate));
+    }
+
+    private static Set<Gate> allBut(Stream<Gate> gates) {
+        Set<Gate> all = EnumSet.allOf(Gate.class);
+        gates.forEach(all::remove);
+        return all;
     }
 
     /** The same within the change that is open. */
     public Set<Gate> passed(String build) {
-        return all(build).stream()
-                .filter(g -> g.state() == GateStatus.State.PASSED)
-                .map(GateStatus::gate)
-                .collect(Collectors.toSet());
+        return allBut(all(build).stream()
+                .filter(g -> g.state() != GateStatus.State.PASSED)
+                .map(GateStatus::gate));
     }
 
     private List<GateStatus> all(String build) {
