@@ -14,6 +14,7 @@ import static galecrest.core.units.Customary.POUND_FORCE;
 import static galecrest.core.units.Customary.PSI;
 import static galecrest.core.units.Customary.US_GALLON;
 import static tech.units.indriya.AbstractUnit.ONE;
+import static tech.units.indriya.unit.Units.AMPERE;
 import static tech.units.indriya.unit.Units.CELSIUS;
 import static tech.units.indriya.unit.Units.CUBIC_METRE;
 import static tech.units.indriya.unit.Units.HOUR;
@@ -143,6 +144,34 @@ public enum QuantityKind {
             of("s", SECOND, 0, "sec", "seconds"),
             of("h", HOUR, 1, "hour", "hours", "hr")),
     VOLTAGE(VOLT, "14.1 V", of("V", VOLT, 2)),
+    CURRENT(AMPERE, "12 A", of("A", AMPERE, 1), of("mA", AMPERE.divide(1000), 0)),
+    AREA(
+            METRE.multiply(METRE),
+            "0.35 m² or 540 in²",
+            of("cm²", METRE.multiply(METRE).divide(10_000), 1, "cm2"),
+            of("mm²", METRE.multiply(METRE).divide(1_000_000), 2, "mm2"),
+            of("m²", METRE.multiply(METRE), 3, "m2"),
+            customary("in²", INCH.multiply(INCH), 2, "in2", "sq in"),
+            customary("ft²", FOOT.multiply(FOOT), 2, "ft2", "sq ft")),
+    FLOW(
+            KILOGRAM.divide(SECOND),
+            "8.2 g/s or 65 lb/h",
+            of("g/s", KILOGRAM.divide(1000).divide(SECOND), 2),
+            of("kg/h", KILOGRAM.divide(HOUR), 2),
+            of("g/min", KILOGRAM.divide(1000).divide(MINUTE), 0),
+            customary("lb/h", POUND.divide(HOUR), 1, "lb/hr", "lbs/h", "lbs/hr")),
+    CONSUMPTION(
+            KILOGRAM.divide(WATT.multiply(SECOND)),
+            "335 g/kWh or 0.55 lb/hp·h",
+            of("g/kWh", KILOGRAM.divide(1000).divide(WATT.multiply(1000).multiply(HOUR)), 0, "g/kW·h"),
+            customary(
+                    "lb/hp·h",
+                    POUND.divide(HORSEPOWER.multiply(HOUR)),
+                    3,
+                    "lb/hph",
+                    "lb/hp-h",
+                    "lb/hp-hr",
+                    "lb/hp·hr")),
     SHARE(ONE, "50.2 %", of("%", PERCENT, 1, "percent", "per cent")),
     NUMBER(ONE, "0.85", of("", ONE, 3));
 

@@ -17,6 +17,11 @@ class QuantityTextTest {
             delimiter = '|',
             value = {
                 "LENGTH | 1 in | 0.0254",
+                "AREA | 1 in² | 6.4516e-4",
+                "AREA | 1 ft² | 0.09290304",
+                "FLOW | 1 lb/h | 1.259979e-4",
+                "CONSUMPTION | 1 lb/hp·h | 1.689659e-7",
+                "CURRENT | 1 mA | 0.001",
                 "LENGTH | 1 ft | 0.3048",
                 "LENGTH | 1 thou | 2.54e-5",
                 "MASS | 1 lb | 0.45359237",

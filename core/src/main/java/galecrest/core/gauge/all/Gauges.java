@@ -1,6 +1,8 @@
 package galecrest.core.gauge.all;
 
 import galecrest.core.gauge.Gauge;
+import galecrest.core.gauge.aero.AeroBalanceGauge;
+import galecrest.core.gauge.aero.InletGauge;
 import galecrest.core.gauge.chassis.AntiRollBarGauge;
 import galecrest.core.gauge.chassis.BallastGauge;
 import galecrest.core.gauge.chassis.BumpSteerGauge;
@@ -20,6 +22,13 @@ import galecrest.core.gauge.driveline.GearingGauge;
 import galecrest.core.gauge.driveline.LeakTestGauge;
 import galecrest.core.gauge.driveline.RunningInGauge;
 import galecrest.core.gauge.driveline.ValveClearanceGauge;
+import galecrest.core.gauge.electrics.CircuitsGauge;
+import galecrest.core.gauge.fabrication.BoltsGauge;
+import galecrest.core.gauge.fabrication.CopeGauge;
+import galecrest.core.gauge.power.AirGauge;
+import galecrest.core.gauge.power.InjectorsGauge;
+import galecrest.core.gauge.power.PowerCompareGauge;
+import galecrest.core.gauge.power.TrapSpeedGauge;
 import galecrest.core.gauge.track.LapsGauge;
 import java.util.List;
 import java.util.Optional;
@@ -46,6 +55,15 @@ public final class Gauges {
             new PadCheckGauge(),
             new TorqueSheetGauge(),
             new ClassCheckGauge(),
+            new AirGauge(),
+            new PowerCompareGauge(),
+            new InjectorsGauge(),
+            new TrapSpeedGauge(),
+            new InletGauge(),
+            new AeroBalanceGauge(),
+            new CopeGauge(),
+            new BoltsGauge(),
+            new CircuitsGauge(),
             new LapsGauge(),
             new NoteGauge());
 
