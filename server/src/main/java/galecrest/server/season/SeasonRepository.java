@@ -17,13 +17,15 @@ class SeasonRepository {
         this.db = db;
     }
 
-    /** The round of that name of a car; empty where it has none. */
-    Optional<String> round(String build, String name) {
-        return db.sql("select id from round where build_id = :build and name = :name")
-                .param("build", build)
-                .param("name", name)
+    /** The turnaround that is laid before that date, whatever the event is called by now; empty where there is none. */
+    Optional<String> turnaround(String date) {
+        return db
+                .sql("select id from round where date_id = :date and name like 'Turnaround before %' order by position")
+                .param("date", date)
                 .query(String.class)
-                .optional();
+                .list()
+                .stream()
+                .findFirst();
     }
 
     Set<WorkId> works(String round) {

@@ -90,7 +90,7 @@ class TurnaroundService {
         // What falls due is asked of the plan too, which is not done while this one is read.
         List<TurnaroundLine> usual = lines(plans.current().whole(), last, next, car.buildId());
         return plans.beside(now -> {
-            Optional<String> round = record.round(car.buildId(), name(next));
+            Optional<String> round = Optional.ofNullable(car.commitmentId()).flatMap(record::turnaround);
             Set<WorkId> laid = round.map(record::works).orElse(Set.of());
             HoursThere hours = HoursThere.of(now.shop(), now.plan(), last.back(), next.loadsAt(), laid);
             List<TurnaroundResponse.TurnaroundLineResponse> lines = round.isEmpty()
@@ -189,6 +189,9 @@ class TurnaroundService {
                 .orElseThrow(() -> new NotFoundException("car of this event"));
         EventResponse last = last(next, car.buildId())
                 .orElseThrow(() -> new ValidationException("buildId", "It comes from no other event."));
+        if (car.commitmentId() != null && record.turnaround(car.commitmentId()).isPresent()) {
+            throw new ValidationException("name", "This car has a round of that name; its turnaround is laid.");
+        }
         Map<String, TurnaroundLine> all = new TreeMap<>();
         List<TurnaroundLine> inOrder = lines(plans.current().whole(), last, next, car.buildId());
         inOrder.forEach(l -> all.put(l.key(), l));

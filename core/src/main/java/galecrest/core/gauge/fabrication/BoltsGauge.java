@@ -115,7 +115,7 @@ public final class BoltsGauge implements Gauge {
                 .put("stress area, mm²", NUMBER, area)
                 .put("proof load", FORCE, proof)
                 .put("preload", FORCE, preload)
-                .put("reckoned torque", TORQUE, torque)
+                .put("torque by this rule", TORQUE, torque)
                 .put("factor", NUMBER, lubrication.k);
         if (Double.isNaN(maker)) {
             return answer.put(
