@@ -53,6 +53,7 @@ class ArchitectureTest {
             "gauge.fabrication",
             "gauge.electrics",
             "gauge.all",
+            "dyno",
             "gate",
             "tyre",
             "load",

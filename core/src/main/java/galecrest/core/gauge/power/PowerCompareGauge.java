@@ -94,13 +94,18 @@ public final class PowerCompareGauge implements Gauge {
                 .put("after", POWER, PowerComparison.mean(after));
         if (comparison.error() > 0) {
             answer.put("plus or minus", POWER, comparison.least())
-                    .put("smallest change that these runs could show", POWER, comparison.least());
+                    .put(
+                            "change that so many runs find four times in five",
+                            POWER,
+                            PowerComparison.findable(
+                                    PowerComparison.scatter(before, after),
+                                    before.length,
+                                    after.length,
+                                    confidence,
+                                    comparisons));
             int needed = Double.isNaN(worth)
                     ? 0
-                    : PowerComparison.needed(
-                            comparison.error() / Math.sqrt(1.0 / before.length + 1.0 / after.length),
-                            worth,
-                            confidence);
+                    : PowerComparison.needed(PowerComparison.scatter(before, after), worth, confidence);
             if (needed > 0) {
                 answer.put("runs needed on each side", NUMBER, needed);
             }
