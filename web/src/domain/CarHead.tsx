@@ -19,6 +19,11 @@ export function CarHead({ car, address, children }: Props) {
     <div className="room-head">
       <span className={`number ${css.carNumber}`}>{car.number || '—'}</span>
       <h1>{car.name}</h1>
+      {car.restrictions.map((r) => (
+        <span key={r.id} className={css.restricted} title={r.because}>
+          {r.text}
+        </span>
+      ))}
       {children}
       <span className={`no-print ${layout.push}`}>
         <select aria-label="Car" value={car.id} onChange={(e) => navigate(address(e.currentTarget.value))}>

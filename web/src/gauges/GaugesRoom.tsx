@@ -14,6 +14,7 @@ import { CarLog } from './CarLog'
 import { CornerWeights } from './CornerWeights'
 import { Instruments } from './Instruments'
 import { GaugeSheet } from './GaugeSheet'
+import { PowerRuns } from '../dyno/PowerRuns'
 import css from './gauges.module.css'
 
 /** The gauge that the room opens with. */
@@ -24,6 +25,11 @@ const INSTRUMENTS = 'instruments'
 
 /** In the place of a gauge: road and test notes. */
 const LOG = 'log'
+
+/** In the place of a gauge: the runs on the rolling road, compared. */
+const RUNS = 'power-runs'
+
+const ROOMS = [INSTRUMENTS, LOG, RUNS]
 
 const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${gauge}` : ''}`
 
@@ -61,6 +67,7 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
   return (
     <div className={css.columns}>
       <div className={css.true}>
+        <Restrictions car={car} lifts={manages} />
         <True car={car} renews={manages} />
         <Gauges car={car} gauges={gauges} here={name} />
         <Paper car={car} manages={manages} />
@@ -71,7 +78,8 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
       )}
       {name === INSTRUMENTS && <Instruments />}
       {name === LOG && <CarLog car={car} />}
-      {gauges.length > 0 && !gauge && name !== INSTRUMENTS && name !== LOG && (
+      {name === RUNS && <PowerRuns car={car} manages={manages} />}
+      {gauges.length > 0 && !gauge && !ROOMS.includes(name) && (
         <Nothing title="There is no such gauge" text="Pick one from the list." />
       )}
     </div>
@@ -122,6 +130,11 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
           </li>
         ))}
         <li>
+          <Link to={address(car.id, RUNS)} className={here === RUNS ? css.here : undefined}>
+            Power runs
+          </Link>
+        </li>
+        <li>
           <Link to={address(car.id, LOG)} className={here === LOG ? css.here : undefined}>
             Car log
           </Link>
@@ -133,6 +146,43 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
         </li>
       </ul>
     </nav>
+  )
+}
+
+/** What the car may not do, and since what. */
+function Restrictions({ car, lifts }: { car: Car; lifts: boolean }) {
+  const { send, busy } = useSend()
+  if (car.restrictions.length === 0) return null
+  return (
+    <section aria-label="What this car may not do">
+      <h2>Restricted</h2>
+      <ul className={css.others}>
+        {car.restrictions.map((r) => (
+          <li key={r.id}>
+            <b>{r.text}</b>
+            <div className="small soft">{r.because}</div>
+            {lifts && (
+              <Button
+                size="compact-xs"
+                variant="default"
+                loading={busy}
+                onClick={() =>
+                  void send(() =>
+                    dataOf(
+                      client.DELETE('/api/restrictions/{restriction}', {
+                        params: { path: { restriction: r.id } },
+                      }),
+                    ),
+                  )
+                }
+              >
+                Lift it
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -19,6 +19,14 @@ public final class Download {
                 .body(table.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** A file as it once came, letter by letter. */
+    public static ResponseEntity<byte[]> asItCame(String name, byte[] file) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=" + name)
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .body(file);
+    }
+
     /** A sheet that is looked at, and saved under that name by whoever wants to. */
     public static ResponseEntity<byte[]> pdf(String name, byte[] sheet) {
         return ResponseEntity.ok()

@@ -22,7 +22,7 @@ public final class RunReader {
      * A run, or what is wrong.
      *
      * @param run without samples where there are problems
-     * @param problems at "columns", "columns.power", or "line 12"; the header is line 1
+     * @param problems at "columns", "columns.power", or "line 12"
      * @param notices what was passed over, in words
      */
     public record Read(PowerRun run, List<Problem> problems, List<String> notices) {}
@@ -82,13 +82,14 @@ public final class RunReader {
         } else if (lost > MOST_UNREADABLE * size) {
             problems.add(new Problem(
                     "file",
-                    lost + " of " + size + " lines cannot be read, the first of them line " + (first(unreadable) + 2)
-                            + ": is every column what you said?"));
+                    lost + " of " + size + " lines cannot be read, the first of them line "
+                            + (table.firstLine() + first(unreadable)) + ": is every column what you said?"));
         } else if (lost > 0) {
-            notices.add(lost + (lost == 1 ? " line" : " lines")
-                    + " without a number passed over, the first of them line " + (first(unreadable) + 2) + ".");
+            notices.add(
+                    lost + (lost == 1 ? " line" : " lines") + " without a number passed over, the first of them line "
+                            + (table.firstLine() + first(unreadable)) + ".");
         }
-        backwards(values, unreadable, problems);
+        backwards(table, values, unreadable, problems);
         if (!problems.isEmpty()) {
             return new Read(PowerRun.NONE, problems, notices);
         }
@@ -128,14 +129,15 @@ public final class RunReader {
         }
     }
 
-    private static void backwards(Map<Channel, double[]> values, boolean[] unreadable, List<Problem> problems) {
+    private static void backwards(
+            RunTable table, Map<Channel, double[]> values, boolean[] unreadable, List<Problem> problems) {
         double[] time = values.get(Channel.TIME);
         double before = Double.NEGATIVE_INFINITY;
         for (int i = 0; time != null && i < time.length; i++) {
             if (!unreadable[i]) {
                 if (time[i] < before) {
                     problems.add(new Problem(
-                            "line " + (i + 2),
+                            "line " + (table.firstLine() + i),
                             String.format(
                                     java.util.Locale.ROOT,
                                     "Time runs backwards: %.2f s comes after %.2f s. Is it two runs in one file?",

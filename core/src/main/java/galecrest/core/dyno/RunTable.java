@@ -7,10 +7,12 @@ import java.util.List;
  *
  * @param header the columns as they are named, or "column 1" and so on
  * @param rows their cells; a short row lacks its last ones
+ * @param firstLine where in the file the first row stands; the file begins with line 1
  * @param decimalComma whether its numbers have a comma where others have a point
  * @param notices what was taken for granted when it was read, in words
  */
-public record RunTable(List<String> header, List<String[]> rows, boolean decimalComma, List<String> notices) {
+public record RunTable(
+        List<String> header, List<String[]> rows, int firstLine, boolean decimalComma, List<String> notices) {
     public RunTable {
         header = List.copyOf(header);
         notices = List.copyOf(notices);

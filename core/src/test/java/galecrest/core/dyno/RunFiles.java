@@ -17,7 +17,7 @@ final class RunFiles {
         String part = lines[0].contains(";") ? ";" : ",";
         List<String[]> rows = new ArrayList<>();
         Arrays.stream(lines).skip(1).forEach(l -> rows.add(l.split(part, -1)));
-        return new RunTable(List.of(lines[0].split(part, -1)), rows, part.equals(";"), List.of());
+        return new RunTable(List.of(lines[0].split(part, -1)), rows, 2, part.equals(";"), List.of());
     }
 
     static PowerRun run(String file) {

@@ -40,7 +40,7 @@ class RunReaderTest {
         "Injector duty, injector duty, %"
     })
     void guessesWhatAColumnHolds(String header, String channel, String unit) {
-        ColumnMap guess = ColumnMap.guess(new RunTable(List.of(header), List.of(), false, List.of()));
+        ColumnMap guess = ColumnMap.guess(new RunTable(List.of(header), List.of(), 2, false, List.of()));
         assertThat(guess.columns())
                 .isEqualTo(Map.of(Channel.named(channel).orElseThrow(), new ColumnMap.Column(header, unit)));
     }

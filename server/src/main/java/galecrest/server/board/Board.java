@@ -98,6 +98,7 @@ public record Board(
             List<RoundView> rounds,
             List<ForNowView> forNow,
             List<MeasurementView> measurements,
+            List<RestrictionView> restrictions,
             int done,
             int total) {}
 
@@ -118,6 +119,17 @@ public record Board(
             @Nullable String dateId,
             @Nullable String afterId,
             int version) {}
+
+    /**
+     * What a car may not do.
+     *
+     * @param workId the job that lifts it
+     */
+    public record RestrictionView(
+            String id,
+            String text,
+            String because,
+            @Nullable String workId) {}
 
     public record ForNowView(String id, String what, String reason, Gate gate, Instant at) {}
 

@@ -170,6 +170,19 @@ class BoardRepository {
                 .list());
     }
 
+    /** What cars may not do, by car. */
+    Map<String, List<Board.RestrictionView>> restrictions() {
+        return grouped(db.sql("select * from restriction where lifted_at is null order by at, id")
+                .query((row, n) -> new KeyedRow<>(
+                        row.getString("build_id"),
+                        new Board.RestrictionView(
+                                row.getString("id"),
+                                row.getString("text"),
+                                row.getString("because"),
+                                row.getString("work_id"))))
+                .list());
+    }
+
     Map<String, List<Board.ShiftChangeView>> shiftChanges() {
         return grouped(db.sql("select * from shift_change order by from_day, id")
                 .query((row, n) -> new KeyedRow<>(

@@ -40,6 +40,7 @@ final class CarViews {
         var rounds = record.rounds();
         var forNow = record.forNow();
         var measurements = record.measurements();
+        var restrictions = record.restrictions();
         List<Board.Car> cars = new ArrayList<>();
         List<CarStatus> reports = CarStatus.all(shop, plan);
         for (int i = 0; i < reports.size(); i++) {
@@ -81,6 +82,7 @@ final class CarViews {
                     rounds.getOrDefault(id, List.of()),
                     forNow.getOrDefault(id, List.of()),
                     inOrder(measurements.getOrDefault(id, List.of())),
+                    restrictions.getOrDefault(id, List.of()),
                     row.done(),
                     row.total()));
         }

@@ -149,7 +149,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         ProblemDetail detail = detail(
                 HttpStatus.PAYLOAD_TOO_LARGE,
                 "Too large",
-                "The file is larger than this shop takes here (2 MB for a job sheet).",
+                "The file is larger than this shop takes here (2 MB for a job sheet, 32 MB for a run).",
                 List.of());
         return handleExceptionInternal(tooLarge, detail, headers, HttpStatus.PAYLOAD_TOO_LARGE, request);
     }

@@ -112,7 +112,7 @@ public final class RollingRoadModel {
                     1.1 + 0.62 * rpm / 1000 + 0.03 * random.nextGaussian(),
                     3.5 - 0.15 * share + 0.02 * random.nextGaussian(),
                     lambda,
-                    lambda + 0.015 * random.nextGaussian(),
+                    lambda + 0.01 * random.nextGaussian(),
                     100 * engine.duty * truth(rpm, sweep.gain) / engine.peak);
         }
         return file.toString();

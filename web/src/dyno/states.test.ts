@@ -1,0 +1,23 @@
+import { describe, expect, it } from 'vitest'
+import { type Run } from '../api/dyno'
+import { commonRange, firstSides, statesOf } from './states'
+
+const run = (state: string, from = 2000, to = 7400) => ({ state, from, to }) as Run
+
+describe('states of runs', () => {
+  it('come in the order of driving', () => {
+    expect(statesOf([run('b'), run('a'), run('b')])).toEqual(['b', 'a'])
+  })
+
+  it('are compared with the one before them', () => {
+    expect(firstSides([run(''), run('pulley'), run('map')])).toEqual({ before: 'pulley', after: 'map' })
+    expect(firstSides([run('')])).toEqual({ before: '', after: undefined })
+    expect(firstSides([])).toEqual({ before: '', after: undefined })
+  })
+
+  it('share the speeds that all of them go through', () => {
+    expect(commonRange([run('', 2000, 7400), run('', 2600, 7000)])).toEqual({ from: 2600, to: 7000 })
+    expect(commonRange([run('', 2000, 3000), run('', 4000, 7000)])).toBeUndefined()
+    expect(commonRange([])).toBeUndefined()
+  })
+})
