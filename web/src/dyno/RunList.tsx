@@ -43,6 +43,7 @@ export function RunList({ runs, picked, pick, compared, comparison, here, open }
                 run.airTemperature,
                 run.airPressure,
                 run.pressure && `tyres ${run.pressure}`,
+                run.crossed > 0 && (run.crossed === 1 ? 'a limit crossed' : `${run.crossed} limits crossed`),
                 when(run.at, board.now, board.zone),
               ]
                 .filter(Boolean)
@@ -51,11 +52,6 @@ export function RunList({ runs, picked, pick, compared, comparison, here, open }
             {left && <span className={`small hot ${css.about}`}>left out: {left}</span>}
             {run.mistaken && <span className={`small hot ${css.about}`}>{run.mistaken}</span>}
             {run.slips && <span className={`small hot ${css.about}`}>{run.slips}</span>}
-            {run.crossed > 0 && (
-              <span className={`small hot ${css.about}`}>
-                {run.crossed === 1 ? 'a limit crossed' : `${run.crossed} limits crossed`}
-              </span>
-            )}
           </li>
         )
       })}

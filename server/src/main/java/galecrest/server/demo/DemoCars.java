@@ -14,9 +14,16 @@ final class DemoCars {
     private final DemoRepository record;
     private final DemoMeasurementRepository measured;
     private final DemoRollOuts rollOuts;
+    private final DemoPowerRuns powerRuns;
 
-    DemoCars(DemoShop shop, DemoRepository record, DemoMeasurementRepository measured, DemoRollOuts rollOuts) {
+    DemoCars(
+            DemoShop shop,
+            DemoRepository record,
+            DemoMeasurementRepository measured,
+            DemoRollOuts rollOuts,
+            DemoPowerRuns powerRuns) {
         this.rollOuts = rollOuts;
+        this.powerRuns = powerRuns;
         this.shop = shop;
         this.record = record;
         this.measured = measured;
@@ -27,6 +34,7 @@ final class DemoCars {
         String vesk = veskTeamCar();
         String spare = veskSpare();
         rollOuts.vesk(vesk, spare);
+        powerRuns.all(spare);
         dabry();
         sarrow();
         korm();

@@ -49,6 +49,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final DemoDeskRepository desk;
     private final DemoMeasurementRepository measured;
     private final DemoRollOutRepository rollOut;
+    private final DemoPowerRuns powerRuns;
 
     DemoShop(
             Clock clock,
@@ -60,8 +61,10 @@ class DemoShop implements SmartInitializingSingleton {
             DemoRepository record,
             DemoDeskRepository desk,
             DemoMeasurementRepository measured,
-            DemoRollOutRepository rollOut) {
+            DemoRollOutRepository rollOut,
+            DemoPowerRuns powerRuns) {
         this.rollOut = rollOut;
+        this.powerRuns = powerRuns;
         this.measured = measured;
         this.clock = clock;
         this.journal = journal;
@@ -128,7 +131,7 @@ class DemoShop implements SmartInitializingSingleton {
         record.vendor("harbour", "Harbour Coatings", "coating", "555 0102", 8, 16);
         record.vendor("slip", "Slipway Paint", "paint", "555 0103", 8, 17);
         record.vendor("anchor", "Anchor Machining", "machining", "555 0104", 7, 15);
-        new DemoCars(this, record, measured, new DemoRollOuts(this, record, measured, rollOut)).all();
+        new DemoCars(this, record, measured, new DemoRollOuts(this, record, measured, rollOut), powerRuns).all();
         desk.all(this);
     }
 

@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param column by its name in the header
  * @param unit of its bare numbers
  */
-record ColumnForm(String channel, String column, @Nullable String unit) {
+public record ColumnForm(
+        String channel, String column, @Nullable String unit) {
     static List<ColumnForm> of(ColumnMap map) {
         return map.columns().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param pressure of the driven tyres
  * @param airPressure of the room, as its temperature and humidity
  */
-record RunConditionsRequest(
+public record RunConditionsRequest(
         @Nullable String state,
         @Nullable String gear,
         @Nullable String pressure,

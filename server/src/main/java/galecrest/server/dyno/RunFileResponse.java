@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param dyno the road whose files have just these columns; null where none is known
  * @param notices what was taken for granted
  */
-record RunFileResponse(
+public record RunFileResponse(
         String id,
         String name,
         List<String> header,

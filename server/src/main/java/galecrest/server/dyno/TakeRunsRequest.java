@@ -9,5 +9,5 @@ import org.jspecify.annotations.Nullable;
  * @param files that were read
  * @param dyno the road; what its columns hold is remembered for the next time
  */
-record TakeRunsRequest(
+public record TakeRunsRequest(
         List<String> files, @Nullable String dyno, List<ColumnForm> columns, RunConditionsRequest conditions) {}
