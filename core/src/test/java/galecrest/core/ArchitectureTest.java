@@ -50,6 +50,7 @@ class ArchitectureTest {
             "gauge.track",
             "gauge.power",
             "gauge.aero",
+            "gauge.heat",
             "gauge.fabrication",
             "gauge.electrics",
             "gauge.all",
@@ -87,6 +88,7 @@ class ArchitectureTest {
                     "javax.measure..",
                     "tech.units..",
                     "org.ojalgo..",
+                    "org.hipparchus..",
                     "org.apache.commons.statistics..");
 
     @ArchTest

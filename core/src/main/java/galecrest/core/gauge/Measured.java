@@ -34,7 +34,7 @@ public enum Measured {
     MOUNT_TORQUE("torque of the mounts", GROUND, List.of("torque"), "torque-sheet"),
     LEAK_TEST("leak and pressure test", FIRST_FIRE, List.of("leak", "fuel pressure"), "leak-test"),
     BRAKE_PEDAL("brake pedal", GROUND, List.of("bleed", "pedal")),
-    CIRCUITS("circuits", POWER_UP, List.of("circuit")),
+    CIRCUITS("circuits", POWER_UP, List.of("circuit"), "power-up"),
     CHARGING("charging", ROLL_OUT, List.of()),
     MAP("map", EVENT, List.of("power run")),
     BALANCE("balance notes", EVENT, List.of("balance")),

@@ -23,8 +23,13 @@ import galecrest.core.gauge.driveline.LeakTestGauge;
 import galecrest.core.gauge.driveline.RunningInGauge;
 import galecrest.core.gauge.driveline.ValveClearanceGauge;
 import galecrest.core.gauge.electrics.CircuitsGauge;
+import galecrest.core.gauge.electrics.InterlocksGauge;
+import galecrest.core.gauge.electrics.IsolatorGauge;
+import galecrest.core.gauge.electrics.PowerUpGauge;
 import galecrest.core.gauge.fabrication.BoltsGauge;
 import galecrest.core.gauge.fabrication.CopeGauge;
+import galecrest.core.gauge.fabrication.CutListGauge;
+import galecrest.core.gauge.heat.HeatSoakGauge;
 import galecrest.core.gauge.power.AirGauge;
 import galecrest.core.gauge.power.InjectorsGauge;
 import galecrest.core.gauge.power.PowerCompareGauge;
@@ -61,9 +66,14 @@ public final class Gauges {
             new TrapSpeedGauge(),
             new InletGauge(),
             new AeroBalanceGauge(),
+            new HeatSoakGauge(),
             new CopeGauge(),
+            new CutListGauge(),
             new BoltsGauge(),
             new CircuitsGauge(),
+            new InterlocksGauge(),
+            new PowerUpGauge(),
+            new IsolatorGauge(),
             new LapsGauge(),
             new NoteGauge());
 
