@@ -6,6 +6,7 @@ import layout from '../ui/layout.module.css'
 import { AnswerSheet, isFigure } from './AnswerSheet'
 import { AroundTheCar } from './AroundTheCar'
 import { ClassPicker } from './ClassPicker'
+import { CopeView } from './CopeView'
 import { Curve } from './Curve'
 import { EarlierSheets } from './EarlierSheets'
 import { FieldInput } from './FieldInput'
@@ -79,6 +80,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
           {sheet.answer ? (
             <>
               <Curve answer={sheet.answer} gauge={gauge.name} />
+              {gauge.name === 'cope' && request && <CopeView answer={sheet.answer} asked={request} />}
               <AnswerSheet answer={sheet.answer} />
             </>
           ) : (

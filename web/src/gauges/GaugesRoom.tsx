@@ -15,6 +15,7 @@ import { CornerWeights } from './CornerWeights'
 import { Instruments } from './Instruments'
 import { GaugeSheet } from './GaugeSheet'
 import { PowerRuns } from '../dyno/PowerRuns'
+import { LoomSheet } from '../loom/LoomSheet'
 import css from './gauges.module.css'
 
 /** The gauge that the room opens with. */
@@ -29,7 +30,10 @@ const LOG = 'log'
 /** In the place of a gauge: the runs on the rolling road, compared. */
 const RUNS = 'power-runs'
 
-const ROOMS = [INSTRUMENTS, LOG, RUNS]
+/** In the place of a gauge: a rewire. */
+const LOOM = 'loom'
+
+const ROOMS = [INSTRUMENTS, LOG, RUNS, LOOM]
 
 const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${gauge}` : ''}`
 
@@ -79,6 +83,7 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
       {name === INSTRUMENTS && <Instruments />}
       {name === LOG && <CarLog car={car} />}
       {name === RUNS && <PowerRuns car={car} manages={manages} />}
+      {name === LOOM && <LoomSheet car={car} manages={manages} />}
       {gauges.length > 0 && !gauge && !ROOMS.includes(name) && (
         <Nothing title="There is no such gauge" text="Pick one from the list." />
       )}
@@ -132,6 +137,11 @@ function Gauges({ car, gauges, here }: { car: Car; gauges: Gauge[]; here: string
         <li>
           <Link to={address(car.id, RUNS)} className={here === RUNS ? css.here : undefined}>
             Power runs
+          </Link>
+        </li>
+        <li>
+          <Link to={address(car.id, LOOM)} className={here === LOOM ? css.here : undefined}>
+            Modules and loom
           </Link>
         </li>
         <li>

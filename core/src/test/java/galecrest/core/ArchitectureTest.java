@@ -55,6 +55,7 @@ class ArchitectureTest {
             "gauge.electrics",
             "gauge.all",
             "dyno",
+            "loom",
             "gate",
             "tyre",
             "load",

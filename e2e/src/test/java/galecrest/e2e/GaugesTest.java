@@ -109,7 +109,9 @@ class GaugesTest extends BrowserTest {
 
     private void gauge(Page page, String title) {
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Gauges"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(title))
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(title).setExact(true))
                 .click();
     }
 
@@ -253,5 +255,70 @@ class GaugesTest extends BrowserTest {
         org.assertj.core.api.Assertions.assertThat(((Number) wide).intValue()).isLessThanOrEqualTo(390);
         assertThat(bo.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("File this sheet")))
                 .isEnabled();
+    }
+
+    /**
+     * The errand at the rolling road: runs before and after brought in, one with exchanged columns, one on hard tyres; the
+     * verdict is read and filed, the injectors' limit becomes a restriction with its job, and the customer reads the verdict
+     * once it is released.
+     */
+    @Test
+    void aDayOnTheRollingRoadIsJudged() {
+        Page mara = manager();
+        openCar(mara, "5 Vesk coupe");
+        gauge(mara, "Power runs");
+        Locator verdict = region(mara, "Verdict");
+        assertThat(verdict).containsText("One thing changed: smaller pulley.");
+        assertThat(mara.getByText("left out: 3.4 bar, not 2.6")).isVisible();
+        mara.getByLabel("A run of the simulated road").selectOption("with exchanged columns");
+        assertThat(mara.getByText("power and torque look exchanged").first()).isVisible();
+        assertThat(mara.getByText("These columns are those of Quay Rolling Road"))
+                .isVisible();
+        mara.getByLabel("Driven tyres").fill("much");
+        button(mara, "Take it in").click();
+        assertThat(mara.getByText("\"much\"")).isVisible();
+        mara.getByLabel("Driven tyres").fill("2.6 bar");
+        button(mara, "Take it in").click();
+        assertThat(mara.getByText("left out: its columns are mistaken")).isVisible();
+        mara.getByLabel("Corrected by").first().click();
+        mara.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("SAE J1349"))
+                .click();
+        assertThat(verdict).containsText("Corrected by SAE J1349");
+        button(mara, "File the verdict").click();
+        assertThat(region(mara, "What is true of this car")).containsText("Compare power runs");
+
+        mara.getByLabel("what the log said in run 8").click();
+        Locator review = region(mara, "What the log said in run 8");
+        review.getByText("Restriction or job").click();
+        mara.getByLabel("Until then the car may").fill("not above 6300 rpm");
+        button(mara, "Restrict it and make the job").click();
+        assertThat(region(mara, "What this car may not do")).containsText("not above 6300 rpm");
+        Page kit = phone("kit");
+        openCar(kit, "5 Vesk coupe");
+        assertThat(kit.locator(".room-head")).containsText("not above 6300 rpm");
+        button(mara, "Lift it").click();
+        assertThat(kit.locator(".room-head")).not().containsText("not above 6300 rpm");
+    }
+
+    /** A node of three tubes: refused where it is open, drawn, and its template printed. */
+    @Test
+    void aNodeIsCopedAndPrinted() {
+        Page mara = manager();
+        openCar(mara, "71 Brenna ice coupe");
+        gauge(mara, "Tube cope");
+        fill(mara, "Branch diameter", "38.1 mm");
+        fill(mara, "Wall", "2.4 mm");
+        fill(mara, "1, Diameter", "44.5 mm");
+        fill(mara, "1, Angle", "60°");
+        fill(mara, "2, Diameter", "38.1 mm");
+        fill(mara, "2, Angle", "75°");
+        fill(mara, "2, Turned", "120°");
+        assertThat(mara.getByLabel("the branch standing on its node, from the side"))
+                .isVisible();
+        Object printed = mara.evaluate("""
+                () => fetch([...document.querySelectorAll('a')].find(a => a.textContent === 'PDF on A4').href)
+                    .then(r => r.blob()).then(b => b.slice(0, 5).text())""");
+        org.assertj.core.api.Assertions.assertThat(printed).isEqualTo("%PDF-");
+        file(mara, "Tube cope");
     }
 }

@@ -50,9 +50,6 @@ class Screenshots extends BrowserTest {
         mara.navigate(address("/desk"));
         mara.getByText("late, Four hours").or(mara.getByText("late,")).first().waitFor();
         shot(mara, "desk");
-        mara.getByText("driveshaft, long travel").click();
-        mara.getByText("The order is held.").waitFor();
-        shot(mara, "desk-part");
         mara.navigate(address("/gauges"));
         for (String[] pad : List.of(
                 new String[] {"left front", "121.5"},
@@ -63,6 +60,13 @@ class Screenshots extends BrowserTest {
         }
         mara.getByText("Quarter turns to").waitFor();
         shot(mara, "gauges");
+        mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("5 Vesk coupe");
+        mara.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Power runs").setExact(true))
+                .click();
+        mara.getByText("One thing changed").waitFor();
+        shot(mara, "compare");
         mara.navigate(address("/ledger"));
         shot(mara, "ledger");
         mara.getByText("Lunnet roadster").click();

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Service;
 
 /** Which units are shown first, by house and by person. */
 @Service
-class UnitsService {
+public class UnitsService {
     private static final String HOUSE = "";
 
     private final UnitsRepository units;
@@ -68,7 +68,7 @@ class UnitsService {
     }
 
     /** A request as its writer means it: where it says no units itself, those of the person, and of the house. */
-    Map<String, Object> meant(Map<String, Object> asked) {
+    public Map<String, Object> meant(Map<String, Object> asked) {
         if (asked.containsKey("units")) {
             return asked;
         }

@@ -21,7 +21,7 @@ import java.util.List;
 public final class PdfSheet {
     private static final float MARGIN = 48;
     /** Liberation Sans, embedded: Latin, Greek and Cyrillic letters, whatever the reader has. */
-    private static final BaseFont PLAIN = letters("LiberationSans-Regular.ttf");
+    static final BaseFont PLAIN = letters("LiberationSans-Regular.ttf");
 
     private static final BaseFont BOLD = letters("LiberationSans-Bold.ttf");
     private static final Font TITLE = new Font(BOLD, 20);

@@ -206,7 +206,7 @@ public class ProgressService {
     }
 
     @AnyHand
-    void release(String id) {
+    public void release(String id) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             return works.release(id) ? "released " + head.name() : null;

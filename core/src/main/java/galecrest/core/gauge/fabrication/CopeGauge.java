@@ -51,8 +51,22 @@ public final class CopeGauge implements Gauge {
                         .must());
     }
 
-    @Override
-    public GaugeAnswer answer(GaugeRequest request) {
+    /** A node as it was asked about. */
+    private record Node(Cope cope, double diameter) {}
+
+    /**
+     * The template of what was asked.
+     *
+     * @param title what is written on it
+     * @throws galecrest.core.gauge.WrongRequest as {@link #answer}
+     */
+    public static CopeTemplate template(GaugeRequest request, String title) {
+        Node node = node(request);
+        heights(request, node.cope());
+        return CopeTemplate.of(node.cope(), node.diameter(), title);
+    }
+
+    private static Node node(GaugeRequest request) {
         double diameter = request.quantity("diameter", LENGTH, 0.003, 0.3);
         double wall = request.quantity("wall", LENGTH, 0.0002, 0.05);
         boolean inside = request.choice("touches", Touches.class) == Touches.INSIDE;
@@ -73,7 +87,10 @@ public final class CopeGauge implements Gauge {
             request.wrong("tubes", "are needed: what the branch sits on.");
         }
         request.done();
-        Cope cope = new Cope(inside ? diameter / 2 - wall : diameter / 2, mains);
+        return new Node(new Cope(inside ? diameter / 2 - wall : diameter / 2, mains), diameter);
+    }
+
+    private static double[] heights(GaugeRequest request, Cope cope) {
         double[] heights = new double[ROUND];
         for (int degree = 0; degree < ROUND; degree++) {
             heights[degree] = cope.height(Math.toRadians(degree));
@@ -82,6 +99,14 @@ public final class CopeGauge implements Gauge {
                 request.done();
             }
         }
+        return heights;
+    }
+
+    @Override
+    public GaugeAnswer answer(GaugeRequest request) {
+        Node node = node(request);
+        double diameter = node.diameter();
+        double[] heights = heights(request, node.cope());
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         for (double height : heights) {
@@ -107,6 +132,15 @@ public final class CopeGauge implements Gauge {
                     .put("around", LENGTH, Math.PI * diameter * degree / ROUND)
                     .put("height", LENGTH, heights[degree]));
         }
-        return answer.rows("heights", rows);
+        return answer.rows("heights", rows)
+                .rows(
+                        "tubes",
+                        node.cope().mains().stream()
+                                .map(m -> answer.row()
+                                        .put("diameter", LENGTH, 2 * m.radius())
+                                        .put("angle", ANGLE, m.angle())
+                                        .put("offset", LENGTH, m.offset())
+                                        .put("turned", ANGLE, m.turned()))
+                                .toList());
     }
 }

@@ -1,0 +1,25 @@
+import { useQuery } from '@tanstack/react-query'
+import { type Car, useBoard } from '../api/board'
+import { client, dataOf, type Schemas } from '../api/client'
+import { LoomTree } from './LoomTree'
+import css from './loom.module.css'
+import { Modules } from './Modules'
+
+export type Loom = Schemas['LoomResponse']
+
+/** A rewire: what becomes of each module, the tree in which the wires lie, and the wires. */
+export function LoomSheet({ car, manages }: { car: Car; manages: boolean }) {
+  const { board } = useBoard()
+  const loom = useQuery({
+    queryKey: ['loom', car.id, board.change],
+    queryFn: () => dataOf(client.GET('/api/builds/{id}/loom', { params: { path: { id: car.id } } })),
+    placeholderData: (before, query) => (query?.queryKey[1] === car.id ? before : undefined),
+  }).data
+  if (!loom) return null
+  return (
+    <div className={css.room}>
+      <Modules car={car} loom={loom} manages={manages} />
+      <LoomTree key={loom.version} car={car} loom={loom} manages={manages} />
+    </div>
+  )
+}
