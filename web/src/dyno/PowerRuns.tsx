@@ -42,10 +42,10 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
   const from = range.from ?? common?.from ?? 0
   const to = range.to ?? common?.to ?? 0
   const asked =
-    after !== undefined && after !== before && to - from >= 100
+    runs.length > 0 && after !== before && to - from >= 100
       ? {
           before: runs.filter((r) => r.state === before && picked(r)).map((r) => r.id),
-          after: runs.filter((r) => r.state === after && picked(r)).map((r) => r.id),
+          after: runs.filter((r) => after !== undefined && r.state === after && picked(r)).map((r) => r.id),
           from,
           to,
           standard,
@@ -68,7 +68,7 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
               <RunChart
                 comparison={comparison}
                 before={`${stateSaid(before)}, ${runsSaid(counted(asked.before))}`}
-                after={`${stateSaid(after ?? '')}, ${runsSaid(counted(asked.after))}`}
+                after={after === undefined ? '' : `${stateSaid(after)}, ${runsSaid(counted(asked.after))}`}
               />
             </div>
             <Verdict car={car.id} comparison={comparison} />
@@ -81,11 +81,7 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
           />
         )}
         {runs.length > 0 && !asked && (
-          <p className="soft">
-            {statesOf(runs).length < 2
-              ? 'Runs of one state only: they tell how a run scatters. What was changed is said at the runs after it.'
-              : 'Pick two states that are not the same, and a range of 100 rpm or more.'}
-          </p>
+          <p className="soft">Pick two states that are not the same, and a range of 100 rpm or more.</p>
         )}
         {runs.length > 1 && (
           <div className={css.asked}>

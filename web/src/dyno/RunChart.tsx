@@ -12,7 +12,16 @@ const POWER_FOOT = 270
 const GAIN_TOP = 308
 const GAIN_FOOT = 400
 
-type Bin = Comparison['bins'][number]
+interface Side {
+  rpm: number
+  kilowatts: number
+}
+
+interface Gain {
+  rpm: number
+  difference: number
+  least?: number
+}
 
 interface Props {
   comparison: Comparison
@@ -23,10 +32,16 @@ interface Props {
 /** Power over engine speed before and after, and below it what was gained, with the band that the runs can tell apart. */
 export function RunChart({ comparison, before, after }: Props) {
   const bins = comparison.bins
-  const known = (side: 'before' | 'after') => bins.filter((b) => Number.isFinite(b[side]))
-  const both = bins.filter((b) => Number.isFinite(b.difference))
+  const known = (side: 'before' | 'after') =>
+    bins.flatMap((b) => {
+      const kilowatts = b[side]
+      return kilowatts === undefined ? [] : [{ rpm: b.rpm, kilowatts }]
+    })
+  const both = bins.flatMap((b) =>
+    b.difference === undefined ? [] : [{ rpm: b.rpm, difference: b.difference, least: b.least }],
+  )
   if (bins.length < 2) return null
-  const powers = [...known('before').map((b) => b.before), ...known('after').map((b) => b.after)]
+  const powers = [...known('before'), ...known('after')].map((b) => b.kilowatts)
   const x = scaleLinear()
     .domain([bins[0]?.rpm ?? 0, bins.at(-1)?.rpm ?? 1])
     .range([LEFT, WIDTH - RIGHT])
@@ -37,12 +52,12 @@ export function RunChart({ comparison, before, after }: Props) {
   const reach = Math.max(1, ...both.map((b) => Math.abs(b.difference) + (b.least ?? 0)))
   const gain = scaleLinear().domain([-reach, reach]).nice().range([GAIN_FOOT, GAIN_TOP])
   const curve = (side: 'before' | 'after') =>
-    line<Bin>()
+    line<Side>()
       .x((b) => x(b.rpm))
-      .y((b) => y(b[side]))(known(side)) ?? ''
+      .y((b) => y(b.kilowatts))(known(side)) ?? ''
   const banded = both.filter((b) => b.least !== undefined)
   const band =
-    area<Bin>()
+    area<Gain>()
       .x((b) => x(b.rpm))
       .y0((b) => gain(b.difference - (b.least ?? 0)))
       .y1((b) => gain(b.difference + (b.least ?? 0)))(banded) ?? ''
@@ -52,7 +67,7 @@ export function RunChart({ comparison, before, after }: Props) {
       at && (
         <text
           x={x(at.rpm)}
-          y={y(at[side]) + (above ? -14 : 26)}
+          y={y(at.kilowatts) + (above ? -14 : 26)}
           textAnchor="middle"
           className={css.curveName}
         >
@@ -98,14 +113,14 @@ export function RunChart({ comparison, before, after }: Props) {
       <path d={curve('before')} fill="none" stroke="var(--ink)" strokeWidth="2.4" />
       <path d={curve('after')} fill="none" stroke="var(--quiet)" strokeWidth="2.4" />
       {label('before', before, false)}
-      {label('after', after, true)}
+      {after && label('after', after, true)}
       {both.length > 1 && (
         <>
           <path d={band} fill="url(#told-apart)" stroke="none" />
           <line x1={LEFT} x2={WIDTH - RIGHT} y1={gain(0)} y2={gain(0)} stroke="var(--ink)" />
           <path
             d={
-              line<Bin>()
+              line<Gain>()
                 .x((b) => x(b.rpm))
                 .y((b) => gain(b.difference))(both) ?? ''
             }

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react'
 import { type Car } from '../api/board'
 import { type Fields, type Gauge, type Sheet } from '../api/gauges'
 import layout from '../ui/layout.module.css'
+import { AeroLever } from './AeroLever'
 import { AnswerSheet, isFigure } from './AnswerSheet'
 import { AroundTheCar } from './AroundTheCar'
 import { ClassPicker } from './ClassPicker'
@@ -16,6 +17,7 @@ import { PadCheckReader } from './PadCheckReader'
 import { RoomTemperature } from './RoomTemperature'
 import { State } from './SheetFields'
 import { useSheet } from './useSheet'
+import { TraceIn } from './TraceIn'
 import { askedBy, isEnough, knownOf, lastSaid, rowsOf, type Values, valuesOf } from './values'
 
 interface Props {
@@ -53,6 +55,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
       <form onSubmit={file} className={css.middle}>
         <div className={css.sheet}>
           <h2>{gauge.title}</h2>
+          {gauge.name === 'heat-soak' && <TraceIn onRead={(read) => set({ ...values, ...read })} />}
           {gauge.name === 'laps' && <LapsIn onRead={(runs) => set({ ...values, runs })} />}
           {sheet.corrects && <p className="small">Corrects an earlier sheet, which is kept.</p>}
           {around.length > 0 && (
@@ -80,6 +83,7 @@ export function GaugeSheet({ car, gauge, log, manages }: Props) {
           {sheet.answer ? (
             <>
               <Curve answer={sheet.answer} gauge={gauge.name} />
+              {gauge.name === 'aero-balance' && <AeroLever answer={sheet.answer} />}
               {gauge.name === 'cope' && request && <CopeView answer={sheet.answer} asked={request} />}
               <AnswerSheet answer={sheet.answer} />
             </>

@@ -19,13 +19,13 @@ public record RunTable(
     }
 
     /** A cell without blanks at its ends; empty where a short row lacks it. */
-    String cell(int row, int column) {
+    public String cell(int row, int column) {
         String[] cells = rows.get(row);
         return column < cells.length ? cells[column].strip() : "";
     }
 
     /** The number of a cell with nothing beside it; NaN where it is none. */
-    double number(String cell) {
+    public double number(String cell) {
         if (cell.isEmpty() || "+-.,0123456789".indexOf(cell.charAt(0)) < 0) {
             return Double.NaN;
         }

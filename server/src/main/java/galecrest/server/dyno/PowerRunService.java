@@ -15,6 +15,7 @@ import galecrest.core.units.QuantityText;
 import galecrest.core.units.UnitSystem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.csv.RunText;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;

@@ -87,7 +87,7 @@ class RunCompareService {
         }
         RunComparison comparison = RunComparison.of(
                 driven(left), driven(right), form.from() / RPM, form.to() / RPM, confidence, comparisons, worth);
-        return response(form, comparison, left, right, leftOut, standard, confidence, comparisons);
+        return response(form, comparison, left, right, leftOut, standard, confidence, comparisons, worth);
     }
 
     private static List<RunComparison.Driven> driven(List<Judged> runs) {
@@ -158,16 +158,17 @@ class RunCompareService {
             List<RunComparisonResponse.LeftOutResponse> leftOut,
             Air.Standard standard,
             double confidence,
-            int comparisons) {
+            int comparisons,
+            double worth) {
         List<RunComparisonResponse.BinResponse> bins = comparison.bins().stream()
                 .map(b -> new RunComparisonResponse.BinResponse(
                         Math.round(RPM * (b.from() + b.to()) / 2),
-                        b.before() / KILO,
-                        b.after() / KILO,
-                        b.compared().difference() / KILO,
-                        Double.isFinite(b.compared().least()) ? b.compared().least() / KILO : null,
+                        kilowatts(b.before()),
+                        kilowatts(b.after()),
+                        kilowatts(b.compared().difference()),
+                        kilowatts(b.compared().least()),
                         b.compared().verdict() == PowerComparison.Verdict.REAL))
-                .filter(b -> Double.isFinite(b.before()) || Double.isFinite(b.after()))
+                .filter(b -> b.before() != null || b.after() != null)
                 .toList();
         List<RunComparisonResponse.JudgedRunResponse> judged = new ArrayList<>();
         judged(judged, before, comparison.before());
@@ -175,12 +176,20 @@ class RunCompareService {
         String changed = changed(before, after);
         return new RunComparisonResponse(
                 comparison.range().verdict().name(),
-                headline(comparison.range(), form),
-                lines(comparison, before, after, standard, confidence, comparisons, changed),
+                after.isEmpty() && leftOut.isEmpty()
+                        ? "Nothing to compare with yet"
+                        : headline(comparison.range(), form),
+                after.isEmpty()
+                        ? alone(comparison.before(), before, confidence, worth)
+                        : lines(comparison, before, after, standard, confidence, comparisons, changed),
                 leftOut,
                 bins,
                 judged,
                 asked(form, comparison, before, after, standard, changed));
+    }
+
+    private static @Nullable Double kilowatts(double watts) {
+        return Double.isFinite(watts) ? watts / KILO : null;
     }
 
     private static void judged(
@@ -191,6 +200,26 @@ class RunCompareService {
                     corrected[i] / KILO,
                     corrected[i] / KILO / runs.get(i).factor()));
         }
+    }
+
+    /** Repeat runs before anything is changed: how a run scatters, and how many it takes to judge a change. */
+    private static List<String> alone(double[] power, List<Judged> runs, double confidence, double worth) {
+        double scatter = PowerComparison.scatter(power, new double[0]);
+        if (!(scatter > 0)) {
+            return List.of("Drive two or more runs before anything is changed: they tell how a run scatters.");
+        }
+        double change = Double.isNaN(worth) ? PowerComparison.mean(power) / 100 : worth;
+        int needed = PowerComparison.needed(scatter, change, confidence);
+        List<String> lines = new ArrayList<>();
+        lines.add(String.format(
+                Locale.ROOT,
+                "A run scatters by %.1f kW. A change of %.1f kW%s takes %s on each side to be found four times in five.",
+                scatter / KILO,
+                change / KILO,
+                Double.isNaN(worth) ? " (1 % of the power; say what is worth finding)" : "",
+                needed == 0 ? "more runs than anybody drives" : needed + " runs"));
+        slip(lines, runs);
+        return lines;
     }
 
     private static String headline(PowerComparison range, CompareRequest form) {

@@ -3,6 +3,7 @@ package galecrest.server.dyno;
 import galecrest.core.dyno.PowerRun;
 import galecrest.core.dyno.RunReader;
 import galecrest.core.dyno.RunTable;
+import galecrest.server.csv.RunText;
 import galecrest.server.problem.NotFoundException;
 import java.util.LinkedHashMap;
 import java.util.List;

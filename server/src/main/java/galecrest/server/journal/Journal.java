@@ -121,6 +121,13 @@ public class Journal {
         });
     }
 
+    /** Says what the change that is open is, before a part of it does: what is said first counts. */
+    public void say(String summary) {
+        db.sql("""
+                        update change set summary = :summary
+                        where id = current_setting('galecrest.change')::bigint and summary = '…'""").param("summary", summary).update();
+    }
+
     /** The same of a change that is only about the plan; see {@link #draft}. */
     public void judgeDraft(Supplier<String> change) {
         judge(() -> {

@@ -145,8 +145,7 @@ class LoomService {
             known(there, null, form);
             id[0] = record.write(
                     null, build, form, mass, by(form), form.decision() == UNDECIDED ? null : clock.instant());
-            hold(build);
-            return "wrote down the module " + form.name().strip() + " of " + car;
+            return thenHold(build, "wrote down the module " + form.name().strip() + " of " + car);
         });
         return id[0];
     }
@@ -178,10 +177,11 @@ class LoomService {
                     mass,
                     decides ? by(form) : there.by(),
                     decides ? (form.decision() == UNDECIDED ? null : clock.instant()) : there.at());
-            hold(build);
-            return decides
-                    ? "decided on " + car(build) + ": " + form.name().strip() + ", " + said(form.decision())
-                    : "changed the module " + form.name().strip() + " of " + car(build);
+            return thenHold(
+                    build,
+                    decides
+                            ? "decided on " + car(build) + ": " + form.name().strip() + ", " + said(form.decision())
+                            : "changed the module " + form.name().strip() + " of " + car(build));
         });
     }
 
@@ -194,8 +194,7 @@ class LoomService {
         journal.judge(() -> {
             String build = record.carOf(module).orElseThrow(() -> new NotFoundException("module"));
             record.remove(module);
-            hold(build);
-            return "took a module of " + car(build) + " off the list";
+            return thenHold(build, "took a module of " + car(build) + " off the list");
         });
     }
 
@@ -209,6 +208,7 @@ class LoomService {
                 throw new ValidationException("workId", "This is no open job of this car.");
             }
             if (before != null && !before.equals(form.workId())) {
+                journal.say("chose another job of " + car + " to wait for modules");
                 lift(before);
             }
             record.waits(build, form.workId());
@@ -218,6 +218,13 @@ class LoomService {
                     : record.openWork(form.workId(), build).orElse("a job") + " of " + car
                             + " waits until all modules are decided";
         });
+    }
+
+    /** Says what the change is, and then what it makes of the loom job. */
+    private String thenHold(String build, String summary) {
+        journal.say(summary);
+        hold(build);
+        return summary;
     }
 
     /** Holds the loom job where something is undecided, and lets it go where nothing is any more. */

@@ -153,6 +153,10 @@ class DynoTest extends ServerTest {
     @Test
     void twoChangesAtOnceAreMarkedAndTooFewRunsToldSo() throws Exception {
         List<String> before = take("", "2.6 bar", with(0), with(0));
+        JsonNode alone = compared(compare(before, List.of())).body();
+        assertThat(alone.path("headline").asText()).isEqualTo("Nothing to compare with yet");
+        assertThat(alone.path("lines").toString())
+                .containsPattern("A run scatters by [0-9.]+ kW. A change of [0-9.]+ kW .* takes (\\d+|more) runs");
         List<String> after = take("pulley; map", "2.6 bar", with(9), with(9));
         assertThat(compared(compare(before, after)).body().path("lines").toString())
                 .contains("2 things were changed at once (pulley, map)");
@@ -331,6 +335,42 @@ class DynoTest extends ServerTest {
         assertThat(find("cars", "id", car).path("restrictions")).isEmpty();
         undo(SEF, 1);
         assertThat(find("cars", "id", car).path("restrictions")).hasSize(1);
+    }
+
+    /** A logged trace of an hour: the means of neighbours go into the gauge, and it finds what the trace was made with. */
+    @Test
+    void aTraceIsReadForTheHeatSoak() throws Exception {
+        String log = "Time (min);Oil temp [°F]\n"
+                + IntStream.rangeClosed(0, 3_600)
+                        .mapToObj(i -> String.format(
+                                java.util.Locale.ROOT,
+                                "%.4f;%.4f",
+                                i / 60.0,
+                                32 + 1.8 * (130 - 90 * Math.exp(-i / 400.0))))
+                        .collect(Collectors.joining("\n"));
+        JsonNode trace = upload(BO, "/api/traces/read", log.getBytes(StandardCharsets.UTF_8))
+                .body();
+        assertThat(trace.path("samples").asInt()).isEqualTo(3_601);
+        assertThat(trace.path("times").size()).isBetween(200, 300);
+        JsonNode soak = call(
+                        BO,
+                        "POST",
+                        "/api/gauges/heat-soak",
+                        Map.of(
+                                "times",
+                                trace.path("times"),
+                                "temperatures",
+                                trace.path("temperatures"),
+                                "air",
+                                "20 °C"))
+                .body();
+        assertThat(soak.path("steady").path("value").asDouble())
+                .isCloseTo(130, org.assertj.core.api.Assertions.within(0.01));
+        assertThat(soak.path("time constant").path("value").asDouble() * 60)
+                .isCloseTo(400, org.assertj.core.api.Assertions.within(0.5));
+        assertThat(upload(BO, "/api/traces/read", "a,b\nx,y".getBytes(StandardCharsets.UTF_8))
+                        .at("file"))
+                .isNotEmpty();
     }
 
     @Test

@@ -109,6 +109,7 @@ public final class AeroBalanceGauge implements Gauge {
             }
             rows.add(answer.row()
                     .put("device", name)
+                    .put("position", LENGTH, position)
                     .put("down", FORCE, down)
                     .put("drag", FORCE, back)
                     .put("front axle", FORCE, loads.front())
@@ -121,7 +122,8 @@ public final class AeroBalanceGauge implements Gauge {
                 .put("rear axle", FORCE, sum.rear())
                 .put("down", FORCE, down)
                 .put("drag", FORCE, drag)
-                .put("power for the drag", POWER, drag * speed);
+                .put("power for the drag", POWER, drag * speed)
+                .put("wheelbase", LENGTH, wheelbase);
         String verdict = String.format(Locale.ROOT, "%.0f N down, %.0f N of it in front", down, sum.front());
         if (down > 0) {
             answer.put("aero balance", SHARE, front);

@@ -91,7 +91,7 @@ public record CopeTemplate(double width, double height, List<Stroke> strokes, Li
             if (i % 10 == 0) {
                 strokes.add(new Stroke(new double[] {x, y, x, foot}, i % 90 == 0 ? THICK : THIN));
                 if (i % 30 == 0) {
-                    labels.add(new Label(x + 0.6, foot - 1, 2.4, i + "°"));
+                    labels.add(new Label(x - 1.5, foot + 3.4, 2.4, i + "°"));
                 }
             }
         }

@@ -1,4 +1,4 @@
-package galecrest.server.dyno;
+package galecrest.server.csv;
 
 import galecrest.core.dyno.RunTable;
 import galecrest.server.problem.ValidationException;
@@ -22,7 +22,7 @@ import org.apache.commons.csv.CSVRecord;
  * Makes a table of a run file, whatever the road's program wrote: commas, semicolons or tabs; points or commas in the numbers; a
  * line of units below the header, or lines about the shop above it; UTF-8, or what was usual before it.
  */
-final class RunText {
+public final class RunText {
     private static final int MOST_BYTES = 32 * 1024 * 1024;
     private static final int MOST_ROWS = 400_000;
     private static final int MOST_COLUMNS = 200;
@@ -37,7 +37,7 @@ final class RunText {
     private RunText() {}
 
     /** The table of a file; a file that is none is refused with the reason. */
-    static RunTable table(byte[] file) {
+    public static RunTable table(byte[] file) {
         if (file.length > MOST_BYTES) {
             throw new ValidationException(
                     "file",

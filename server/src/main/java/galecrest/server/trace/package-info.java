@@ -1,0 +1,5 @@
+/** Logged traces as tables. */
+@NullMarked
+package galecrest.server.trace;
+
+import org.jspecify.annotations.NullMarked;
