@@ -24,12 +24,12 @@ record RunComparisonResponse(
         Map<String, Object> asked) {
     record LeftOutResponse(String run, String why) {}
 
-    /** A bin; {@code least} is null where nothing can be told. */
+    /** A bin; what is null was not driven, or cannot be told. */
     record BinResponse(
             double rpm,
-            double before,
-            double after,
-            double difference,
+            @Nullable Double before,
+            @Nullable Double after,
+            @Nullable Double difference,
             @Nullable Double least,
             boolean real) {}
 
