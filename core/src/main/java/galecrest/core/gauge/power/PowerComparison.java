@@ -121,7 +121,7 @@ public record PowerComparison(double difference, double error, double freedom, d
 
     /** What one run scatters, W, from both sides together; NaN where nothing tells. */
     public static double scatter(double[] before, double[] after) {
-        int freedom = before.length + after.length - 2;
+        int freedom = Math.max(0, before.length - 1) + Math.max(0, after.length - 1);
         double squares = (before.length < 2 ? 0 : variance(before) * (before.length - 1))
                 + (after.length < 2 ? 0 : variance(after) * (after.length - 1));
         return freedom > 0 ? Math.sqrt(squares / freedom) : Double.NaN;
