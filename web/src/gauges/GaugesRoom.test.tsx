@@ -16,6 +16,7 @@ const CAR = {
   name: 'Red coupe',
   body: 'COUPE',
   gates: [],
+  restrictions: [],
   measurements: [
     { what: 'Corner weights', value: 'cross 50.3 %', by: 'Sef', at: '2026-11-24T07:00:00Z' },
     {

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
@@ -68,6 +69,12 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
   const log = useLog(car.id, board.change)
   const gauges = useGauges()
   const gauge = gauges.find((g) => g.name === name)
+  const before = useRef(name)
+  useEffect(() => {
+    // The list is longer than a screen: whoever picks from its end sees the sheet, not the space below it.
+    if (before.current !== name) window.scrollTo({ top: 0 })
+    before.current = name
+  }, [name])
   return (
     <div className={css.columns}>
       <div className={css.true}>
