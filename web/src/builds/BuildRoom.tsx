@@ -25,6 +25,7 @@ import { OutworkList } from './OutworkList'
 import { Parts } from './Parts'
 import { Photos } from './Photos'
 import { RunningInDrawer } from './RunningInDrawer'
+import { Restricted } from '../domain/Restricted'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -75,6 +76,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
       <div className="room-head">
         <span className={`number ${css.number}`}>{car.number || '—'}</span>
         <h1>{car.name}</h1>
+        <Restricted car={car} />
         <span className="soft">
           {car.discipline} · {car.customer} · {car.done} of {car.total} done
         </span>

@@ -33,7 +33,7 @@ const date = (id: string, name: string, due: string, more = {}) => ({
 })
 const ROUND = { id: 'r1', name: 'Between the nights', dateId: 'two', afterId: 'one', version: 3 }
 const BOARD = boardWith({
-  cars: [{ id: 'b61', number: '61', name: 'Red coupe', stages: [], rounds: [ROUND] }],
+  cars: [{ id: 'b61', number: '61', name: 'Red coupe', stages: [], rounds: [ROUND], restrictions: [] }],
   works: [
     job('Fit loom', { roundId: 'r1' }),
     job('Rolling road', {

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
 import { PaperTag } from '../domain/PaperTag'
+import { Restricted } from '../domain/Restricted'
 import { duration } from '../format/margin'
 import { when } from '../format/time'
 import { word } from '../format/words'
@@ -33,6 +34,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
             {work.job?.onCar && `, ${word(work.job.zone)}`}
             {at?.stationId && ` · ${station.get(at.stationId)?.name}`}
           </div>
+          <Restricted car={of} />
           <div>
             {now
               ? `${duration(work.job?.remainingMinutes ?? 0)} to go`

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import layout from '../ui/layout.module.css'
 import css from './domain.module.css'
+import { Restricted } from './Restricted'
 
 interface Props {
   car: Car
@@ -19,11 +20,7 @@ export function CarHead({ car, address, children }: Props) {
     <div className="room-head">
       <span className={`number ${css.carNumber}`}>{car.number || '—'}</span>
       <h1>{car.name}</h1>
-      {car.restrictions.map((r) => (
-        <span key={r.id} className={css.restricted} title={r.because}>
-          {r.text}
-        </span>
-      ))}
+      <Restricted car={car} />
       {children}
       <span className={`no-print ${layout.push}`}>
         <select aria-label="Car" value={car.id} onChange={(e) => navigate(address(e.currentTarget.value))}>

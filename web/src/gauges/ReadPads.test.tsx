@@ -8,7 +8,15 @@ import { newServer, on, Refusal } from '../testing/server'
 import { GaugesRoom } from './GaugesRoom'
 import { movedOn, STANDING } from './ReadPads'
 
-const CAR = { id: 'b61', number: '61', name: 'Red coupe', body: 'COUPE', gates: [], measurements: [], restrictions: [] }
+const CAR = {
+  id: 'b61',
+  number: '61',
+  name: 'Red coupe',
+  body: 'COUPE',
+  gates: [],
+  measurements: [],
+  restrictions: [],
+}
 const SEF = { username: 'sef', name: 'Sef', role: 'LEAD' } as Schemas['Account']
 const kg = (value: number) => ({ value, unit: 'kg', said: `${value} kg` })
 const pad = (name: string, value: number, steady: boolean, silent = false) => ({

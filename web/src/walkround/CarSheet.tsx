@@ -10,6 +10,7 @@ import { MissedSlot } from '../domain/MissedSlot'
 import { OddsMark } from '../domain/OddsMark'
 import { PaperTag } from '../domain/PaperTag'
 import { Parked } from '../domain/Parked'
+import { Restricted } from '../domain/Restricted'
 import { Chain } from '../domain/Chain'
 import { duration } from '../format/margin'
 import { away, dayKey, when } from '../format/time'
@@ -53,6 +54,7 @@ export function CarSheet({ car, account }: Props) {
           </div>
         </div>
       </div>
+      <Restricted car={car} />
       <Parked car={car} account={account} />
       <MissedSlot car={car} />
       <div className={css.section}>

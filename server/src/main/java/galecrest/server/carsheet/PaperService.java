@@ -6,6 +6,7 @@ import galecrest.server.access.AnyHand;
 import galecrest.server.gauge.MeasurementResponse;
 import galecrest.server.gauge.MeasurementService;
 import galecrest.server.pdf.PdfSheet;
+import galecrest.server.restriction.RestrictionService;
 import galecrest.server.shop.NameRepository;
 import java.time.Clock;
 import java.time.Instant;
@@ -32,18 +33,22 @@ class PaperService {
     private static final int BLANK_ROWS = 14;
 
     private final MeasurementService measurements;
+    private final RestrictionService restrictions;
     private final NameRepository names;
     private final Clock clock;
 
-    PaperService(MeasurementService measurements, NameRepository names, Clock clock) {
+    PaperService(MeasurementService measurements, RestrictionService restrictions, NameRepository names, Clock clock) {
         this.measurements = measurements;
+        this.restrictions = restrictions;
         this.names = names;
         this.clock = clock;
     }
 
     private PdfSheet titled(String build, String title) {
-        return PdfSheet.titled(measurements.car(build) + ": " + title)
+        PdfSheet sheet = PdfSheet.titled(measurements.car(build) + ": " + title)
                 .line(names.shop() + ", printed " + at(clock.instant()));
+        restrictions.of(build).forEach(r -> sheet.line("RESTRICTED: " + r));
+        return sheet;
     }
 
     private String at(Instant instant) {

@@ -3,6 +3,7 @@ package galecrest.server.restriction;
 import galecrest.server.NewId;
 import galecrest.server.SqlTime;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -28,6 +29,14 @@ class RestrictionRepository {
                 .param("by", by)
                 .param("at", SqlTime.of(at))
                 .update();
+    }
+
+    /** What a car may not do now, in words. */
+    List<String> of(String build) {
+        return db.sql("select text from restriction where build_id = :build and lifted_at is null order by at, id")
+                .param("build", build)
+                .query(String.class)
+                .list();
     }
 
     /** A restriction that stands. */

@@ -20,7 +20,7 @@ import org.springframework.stereotype.Service;
 
 /** Restricts cars, makes the jobs that lift it, and lifts it. */
 @Service
-class RestrictionService {
+public class RestrictionService {
     private static final int LONGEST = 160;
     private static final int LONGEST_JOB = 100;
     private static final int USUAL_MINUTES = 60;
@@ -78,6 +78,11 @@ class RestrictionService {
             }
             return text.isEmpty() ? "found on " + car + ": " + job : "restricted " + car + ": " + text;
         });
+    }
+
+    /** What a car may not do now, in words. */
+    public List<String> of(String build) {
+        return record.of(build);
     }
 
     @LeadOrManager
