@@ -10,6 +10,7 @@ export type Comparison = Schemas['RunComparisonResponse']
 export type CompareRequest = Schemas['CompareRequest']
 export type ReviewLine = Schemas['ReviewLineResponse']
 export type Series = Schemas['SeriesResponse']
+export type Limit = Schemas['ReviewLimitResponse']
 
 const LAG_MILLIS = 250
 
@@ -71,3 +72,12 @@ export function useLook(file: string, columns: Column[]) {
 
 /** Reads a file; it is no run until it is taken. */
 export const readRun = (file: File) => upload<RunFile>('/api/run-files', file)
+
+/** What a car's runs are looked through for: its own limits, or the usual ones. */
+export function useLimits(build: string, change: number) {
+  return useQuery({
+    queryKey: ['review-limits', build, change],
+    queryFn: () => dataOf(client.GET('/api/builds/{id}/review-limits', { params: { path: { id: build } } })),
+    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+  }).data
+}

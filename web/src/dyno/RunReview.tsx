@@ -6,6 +6,7 @@ import { type ReviewLine, type Run, type Series, useTrace } from '../api/dyno'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import { Limits } from './Limits'
 import { Restrict } from './Restrict'
 import css from './dyno.module.css'
 
@@ -64,6 +65,7 @@ export function RunReview({ run, car, manages }: Props) {
           </li>
         ))}
       </ul>
+      {manages && <Limits car={car} channels={trace.series.map((s) => s.channel)} />}
       <p className="small">
         <a href={`/api/runs/${run.id}/file.csv`}>The file as it came</a>
         {manages && (
