@@ -26,7 +26,7 @@ const LOOM = job('Fit loom', {
   },
 })
 const BOARD = boardWith({
-  cars: [{ id: 'b61', number: '61', name: 'Red coupe', stages: [] }],
+  cars: [{ id: 'b61', number: '61', name: 'Red coupe', stages: [], restrictions: [] }],
   works: [LOOM],
   people: [{ id: 'bo', name: 'Bo', skills: [{ skill: 'wire' }] }],
 })

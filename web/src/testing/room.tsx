@@ -52,7 +52,7 @@ export function boardWith(more: Partial<Record<keyof Board, unknown>> = {}): Boa
     now: NOW,
     zone: 'Europe/Berlin',
     shopName: 'Brackwater Works',
-    cars: [{ id: 'b61', number: '61', name: 'Red coupe' }],
+    cars: [{ id: 'b61', number: '61', name: 'Red coupe', restrictions: [] }],
     works: [],
     links: [],
     parts: [],
