@@ -12,10 +12,12 @@ import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -105,24 +107,22 @@ public final class CircuitsGauge implements Gauge {
             mean += current * row.quantityOr("duty", SHARE, 1, 0, 1);
             most += current;
             GaugeAnswer line = answer.row().put("circuit", name);
+            OptionalDouble fuse = fuse(current);
+            // The fuse must blow before the wire is too warm: the wire carries what its fuse lets through.
+            double through = fuse.orElse(current);
             Optional<Wire> wire = sizes.stream()
-                    .filter(w -> lost(w, current, way) <= drop * supply && w.carries() >= current)
+                    .filter(w -> lost(w, current, way) <= drop * supply && w.carries() >= through)
                     .findFirst();
             if (wire.isEmpty()) {
                 none++;
                 line.put("wire", "none of these is thick enough: shorten the way, or lay two");
             } else {
                 double lost = lost(wire.get(), current, way);
-                boolean byDrop = sizes.stream()
-                        .filter(w -> w.carries() >= current)
-                        .findFirst()
-                        .map(w -> !w.equals(wire.get()))
-                        .orElse(false);
                 line.put("wire", wire.get().name())
-                        .put("because of", byDrop ? "the voltage that it loses" : "what it carries")
+                        .put("because of", because(sizes, wire.get(), current, through))
                         .put("loses", VOLTAGE, lost)
                         .put("of the supply", SHARE, lost / supply)
-                        .put("fuse", fuse(current, wire.get()));
+                        .put("fuse", said(fuse));
             }
             rows.add(line);
         }
@@ -144,17 +144,34 @@ public final class CircuitsGauge implements Gauge {
         return answer.put("verdict", verdict).rows("circuits", rows);
     }
 
-    /** The smallest fuse that carries the current for long; it must blow before the wire is too warm. */
-    private static String fuse(double current, Wire wire) {
-        for (double rating : FUSES) {
-            if (rating * FUSE_LOAD >= current) {
-                String said =
-                        (rating == Math.rint(rating) ? String.format(Locale.ROOT, "%.0f", rating) : rating) + " A";
-                return rating <= wire.carries()
-                        ? said
-                        : said + ", and that is more than this wire carries: take the next thicker";
-            }
+    private static String because(List<Wire> sizes, Wire chosen, double current, double through) {
+        if (sizes.stream()
+                .filter(w -> w.carries() >= through)
+                .findFirst()
+                .filter(chosen::equals)
+                .isEmpty()) {
+            return "the voltage that it loses";
         }
-        return "none: it takes a channel or a link of its own";
+        return sizes.stream()
+                        .filter(w -> w.carries() >= current)
+                        .findFirst()
+                        .filter(chosen::equals)
+                        .isEmpty()
+                ? "the fuse before it"
+                : "what it carries";
+    }
+
+    /** The smallest fuse that carries the current for long, A; empty where none does. */
+    private static OptionalDouble fuse(double current) {
+        return Arrays.stream(FUSES)
+                .filter(rating -> rating * FUSE_LOAD >= current)
+                .findFirst();
+    }
+
+    private static String said(OptionalDouble fuse) {
+        double rating = fuse.orElse(Double.NaN);
+        return fuse.isEmpty()
+                ? "none: it takes a channel or a link of its own"
+                : (rating == Math.rint(rating) ? String.format(Locale.ROOT, "%.0f", rating) : rating) + " A";
     }
 }
