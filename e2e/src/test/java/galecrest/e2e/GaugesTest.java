@@ -298,6 +298,17 @@ class GaugesTest extends BrowserTest {
         assertThat(kit.locator(".room-head")).containsText("not above 6300 rpm");
         button(mara, "Lift it").click();
         assertThat(kit.locator(".room-head")).not().containsText("not above 6300 rpm");
+
+        gauge(mara, "Compare power runs");
+        button(mara, "Show the customer").first().click();
+        assertThat(button(mara, "Customer sees it: take back").first()).isVisible();
+        Object link = mara.evaluate("""
+                () => fetch('/api/builds/' + location.pathname.split('/')[2] + '/customer-links', {method: 'POST',
+                    body: JSON.stringify({days: 7, money: false}), headers: {'Content-Type': 'application/json',
+                    'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1]}}).then(r => r.json()).then(a => a.path)""");
+        Page customer = window(390, 844, ColorScheme.LIGHT);
+        customer.navigate(address(String.valueOf(link)));
+        assertThat(region(customer, "Measured")).containsText("real: ");
     }
 
     /** A node of three tubes: refused where it is open, drawn, and its template printed. */
