@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -153,11 +154,13 @@ public class PowerRunService {
                 .distinct()
                 .map(f -> record.file(f).orElseThrow(() -> new NotFoundException("run file")))
                 .toList();
+        Map<String, PowerRun> read = new HashMap<>();
         for (DynoRepository.RunFile file : files) {
-            RunStore.look(RunText.table(file.content()), form.columns())
-                    .problems()
+            RunReader.Read looked = RunStore.look(RunText.table(file.content()), form.columns());
+            looked.problems()
                     .forEach(p -> problems.add(
                             new Problem(p.field(), files.size() > 1 ? file.name() + ": " + p.message() : p.message())));
+            read.put(file.id(), looked.run());
         }
         ValidationException.throwIfAny(problems);
         List<String> ids = new ArrayList<>();
@@ -179,6 +182,7 @@ public class PowerRunService {
             }
             return "took in " + (files.size() == 1 ? "a power run" : files.size() + " power runs") + " of " + car;
         });
+        read.forEach((file, samples) -> store.remember(file, form.columns(), samples));
         return ids;
     }
 

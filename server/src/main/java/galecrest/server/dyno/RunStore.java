@@ -29,7 +29,7 @@ class RunStore {
 
     /** The samples of a run. */
     PowerRun samples(DynoRepository.Run run) {
-        String key = run.fileId() + run.columns();
+        String key = key(run.fileId(), run.columns());
         synchronized (read) {
             PowerRun there = read.get(key);
             if (there != null) {
@@ -39,6 +39,15 @@ class RunStore {
         PowerRun samples = look(table(run.fileId()), run.columns()).run();
         keep(key, samples);
         return samples;
+    }
+
+    /** Keeps what was read when a file was taken: whoever compares it next does not wait for it. */
+    void remember(String file, List<ColumnForm> columns, PowerRun samples) {
+        keep(key(file, columns), samples);
+    }
+
+    private static String key(String file, List<ColumnForm> columns) {
+        return file + columns;
     }
 
     RunTable table(String file) {
