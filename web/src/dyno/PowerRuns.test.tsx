@@ -34,6 +34,7 @@ const run = (id: string, state: string, pressure = '2.6 bar') => ({
   mistaken: '',
   slips: '',
   crossed: 0,
+  boosted: false,
   version: 1,
 })
 

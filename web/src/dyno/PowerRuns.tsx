@@ -11,7 +11,7 @@ import { RunChart } from './RunChart'
 import { RunImport } from './RunImport'
 import { RunList } from './RunList'
 import { RunReview } from './RunReview'
-import { commonRange, firstSides, stateSaid, statesOf } from './states'
+import { commonRange, firstSides, stateSaid, statesOf, usualStandard } from './states'
 
 const STANDARDS = [
   { value: 'none', label: 'as measured' },
@@ -28,7 +28,7 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
   const [sides, setSides] = useState<{ before?: string; after?: string }>({})
   const [off, setOff] = useState<Set<string>>(new Set())
   const [range, setRange] = useState<{ from?: number; to?: number }>({})
-  const [standard, setStandard] = useState('none')
+  const [chosen, setStandard] = useState<string>()
   const [comparisons, setComparisons] = useState(1)
   const [worth, setWorth] = useState('')
   const [here, setHere] = useState<string>()
@@ -39,6 +39,7 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
   const compared = (r: Run) => r.state === before || r.state === after
   const picked = (r: Run) => !off.has(r.id)
   const common = commonRange(runs.filter((r) => compared(r) && picked(r) && !r.mistaken))
+  const standard = chosen ?? usualStandard(runs.filter((r) => compared(r) && picked(r)))
   const from = range.from ?? common?.from ?? 0
   const to = range.to ?? common?.to ?? 0
   const asked =
@@ -150,8 +151,8 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
           onTaken={() => setHere(undefined)}
         />
         <p className="small soft">
-          A boosted engine makes its own air: it is compared as measured. Rollers, straps and a hot exhaust
-          hurt: nobody stands before or behind the car in a run.
+          A boosted engine makes its own air: it is compared as measured unless you say otherwise. Rollers,
+          straps and a hot exhaust hurt: nobody stands before or behind the car in a run.
         </p>
       </div>
       <aside className={css.right}>

@@ -19,3 +19,7 @@ export function commonRange(runs: Run[]): { from: number; to: number } | undefin
   const to = Math.min(...runs.map((r) => r.to))
   return to - from >= 100 ? { from, to } : undefined
 }
+
+/** By what runs are corrected where nobody says: SAE J1349, but not a boosted engine, nor where the air was not noted. */
+export const usualStandard = (runs: Run[]): string =>
+  runs.length > 0 && runs.every((r) => !r.boosted && r.airPressure && r.airTemperature) ? 'sae j1349' : 'none'

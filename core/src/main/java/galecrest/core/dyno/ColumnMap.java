@@ -1,5 +1,6 @@
 package galecrest.core.dyno;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -32,7 +33,7 @@ public record ColumnMap(Map<Channel, Column> columns) {
     /** What the names of the columns tell; each column is taken once, for what its name says most plainly. */
     public static ColumnMap guess(RunTable table) {
         record Like(int at, Channel channel, int likeness) {}
-        List<Like> likes = new java.util.ArrayList<>();
+        List<Like> likes = new ArrayList<>();
         for (int at = 0; at < table.header().size(); at++) {
             String name = name(table.header().get(at));
             for (Channel channel : Channel.values()) {

@@ -2,6 +2,7 @@ package galecrest.core.dyno;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** Looks through the channels of a run for what went over its limit: when first, how far, for how long. */
@@ -35,7 +36,7 @@ public final class DataReview {
         return lines;
     }
 
-    private static java.util.Optional<Line> line(PowerRun run, ReviewLimit limit) {
+    private static Optional<Line> line(PowerRun run, ReviewLimit limit) {
         double[] value = run.of(limit.channel());
         double[] speed = run.of(Channel.ENGINE_SPEED);
         int worst = -1;
@@ -55,8 +56,8 @@ public final class DataReview {
             }
         }
         return worst < 0
-                ? java.util.Optional.empty()
-                : java.util.Optional.of(new Line(
+                ? Optional.empty()
+                : Optional.of(new Line(
                         limit,
                         value[worst],
                         speed[worst],

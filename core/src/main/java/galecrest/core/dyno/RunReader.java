@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** Reads a run from a table whose columns are known. */
@@ -139,7 +140,7 @@ public final class RunReader {
                     problems.add(new Problem(
                             "line " + (table.firstLine() + i),
                             String.format(
-                                    java.util.Locale.ROOT,
+                                    Locale.ROOT,
                                     "Time runs backwards: %.2f s comes after %.2f s. Is it two runs in one file?",
                                     time[i],
                                     before)));

@@ -1,6 +1,7 @@
 package galecrest.server.dyno;
 
 import galecrest.core.device.standin.RollingRoadModel;
+import galecrest.core.dyno.Channel;
 import galecrest.core.dyno.ColumnMap;
 import galecrest.core.dyno.DataReview;
 import galecrest.core.dyno.PowerRun;
@@ -255,6 +256,7 @@ public class PowerRunService {
                 (int) DataReview.of(samples, limits).stream()
                         .filter(DataReview.Line::crossed)
                         .count(),
+                samples.has(Channel.BOOST),
                 run.version());
     }
 

@@ -16,6 +16,7 @@ record PowerRunsResponse(List<PowerRunResponse> runs, List<String> dynos, boolea
      * @param mistaken what is mistaken in its columns; blank where nothing is
      * @param slips where the tyres slip; blank where they do not
      * @param crossed how many of its channels went over their limit
+     * @param boosted whether its file has a boost: such an engine makes its own air and is not corrected unless asked
      */
     record PowerRunResponse(
             String id,
@@ -40,5 +41,6 @@ record PowerRunsResponse(List<PowerRunResponse> runs, List<String> dynos, boolea
             @Nullable Figure slip,
             String slips,
             int crossed,
+            boolean boosted,
             int version) {}
 }

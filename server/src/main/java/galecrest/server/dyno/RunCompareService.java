@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -346,12 +347,14 @@ class RunCompareService {
                                 Locale.ROOT, "Slip steady: engine to rollers within %.2f %%.", 100 * s))));
     }
 
-    /** What is on the car after and was not before; parted by semicolons where it is more. */
+    /** What was put on the car, and what was taken off; parted by semicolons where it is more than one thing. */
     private static String changed(List<Judged> before, List<Judged> after) {
         List<String> was = states(before);
         List<String> is = states(after);
-        List<String> added = is.stream().filter(s -> !was.contains(s)).toList();
-        return String.join("; ", added.isEmpty() ? is : added);
+        return Stream.concat(
+                        is.stream().filter(s -> !was.contains(s)),
+                        was.stream().filter(s -> !is.contains(s)).map(s -> "without " + s))
+                .collect(Collectors.joining("; "));
     }
 
     private static List<String> states(List<Judged> runs) {
@@ -376,9 +379,8 @@ class RunCompareService {
             Air.Standard standard,
             String changed) {
         Map<String, Object> asked = new LinkedHashMap<>();
-        asked.put(
-                "changed",
-                (changed.isEmpty() ? "not said" : changed) + ", " + form.from() + " to " + form.to() + " rpm");
+        // Where nobody said what was changed, the gauge asks for it and nothing is filed.
+        asked.put("changed", changed.isEmpty() ? "" : changed + ", " + form.from() + " to " + form.to() + " rpm");
         List<Map<String, Object>> rows = new ArrayList<>();
         rows(rows, "before", before, comparison.before(), standard);
         rows(rows, "after", after, comparison.after(), standard);

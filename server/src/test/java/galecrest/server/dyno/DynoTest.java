@@ -160,6 +160,9 @@ class DynoTest extends ServerTest {
         List<String> after = take("pulley; map", "2.6 bar", with(9), with(9));
         assertThat(compared(compare(before, after)).body().path("lines").toString())
                 .contains("2 things were changed at once (pulley, map)");
+        List<String> other = take("cams", "2.6 bar", with(9), with(9));
+        assertThat(compared(compare(after, other)).body().path("lines").toString())
+                .contains("3 things were changed at once (cams, without pulley, without map)");
         JsonNode one = compared(compare(before, after.subList(0, 1))).body();
         assertThat(one.path("verdict").asText()).isEqualTo("NOT_ENOUGH_RUNS");
         assertThat(one.path("lines").toString()).contains("before 2, after 1");

@@ -17,6 +17,7 @@ import java.util.function.Predicate;
  * @param holds whether it is so in a state: which signals are on
  */
 public record Condition(String text, Set<String> names, Predicate<Map<String, Boolean>> holds) {
+    private static final int MOST_WORDS = 200;
     private static final Set<String> WORDS = Set.of("and", "or", "not", "(", ")");
 
     /**
@@ -26,6 +27,9 @@ public record Condition(String text, Set<String> names, Predicate<Map<String, Bo
      */
     public static Condition read(String text) {
         Reader reader = new Reader(text);
+        if (reader.words.size() > MOST_WORDS) {
+            throw new IllegalArgumentException("It is longer than " + MOST_WORDS + " words: make two rules of it.");
+        }
         Predicate<Map<String, Boolean>> holds = reader.or();
         if (reader.at < reader.words.size()) {
             throw new IllegalArgumentException(

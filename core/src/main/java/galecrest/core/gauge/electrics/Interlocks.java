@@ -18,8 +18,8 @@ import java.util.stream.Collectors;
  * @param rules in the order in which they were written
  */
 public record Interlocks(List<Rule> rules) {
-    /** So many inputs make 65 536 states. */
-    public static final int MOST_INPUTS = 16;
+    /** So many inputs make 4096 states; the table is gone through for each check. */
+    public static final int MOST_INPUTS = 12;
 
     /**
      * A rule.

@@ -8,6 +8,7 @@ import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -61,6 +62,9 @@ public final class InterlocksGauge implements Gauge {
         } else if (rules.size() > MOST_RULES) {
             request.wrong("rules", "are more than " + MOST_RULES + ".");
         }
+        if (never.size() + always.size() > MOST_RULES) {
+            request.wrong("never", "and always are more than " + MOST_RULES + " together.");
+        }
         Interlocks interlocks = new Interlocks(rules);
         List<Condition> checks = new ArrayList<>(never);
         checks.addAll(always);
@@ -81,7 +85,7 @@ public final class InterlocksGauge implements Gauge {
     /** What a rule switches: names joined by and, each perhaps with a not. */
     private static List<Then> thens(GaugeRequest row) {
         List<Then> thens = new ArrayList<>();
-        for (String part : row.text("then").toLowerCase(java.util.Locale.ROOT).split("\\band\\b")) {
+        for (String part : row.text("then").toLowerCase(Locale.ROOT).split("\\band\\b")) {
             String text = part.strip();
             boolean on = !text.startsWith("not ");
             String name = on ? text : text.substring("not ".length()).strip();

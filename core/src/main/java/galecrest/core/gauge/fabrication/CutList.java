@@ -21,6 +21,9 @@ public record CutList(List<int[]> bars, boolean proven) {
     /** More ways to fill a bar than that are not all looked at: the longest-first rule decides, and says so. */
     private static final int MOST_PATTERNS = 4_000;
 
+    /** So many are tried on the way, full ones or not: many short pieces leave more ways open than anybody waits for. */
+    private static final int MOST_TRIED = 200_000;
+
     private static final long PATIENCE_MILLIS = 4_000;
     private static final double EXACT = 1e-9;
 
@@ -50,7 +53,7 @@ public record CutList(List<int[]> bars, boolean proven) {
             return new CutList(simple, true);
         }
         List<int[]> patterns = new ArrayList<>();
-        return patterns(each, counts, room, 0, new int[each.length], order(each), patterns)
+        return patterns(each, counts, room, 0, new int[each.length], order(each), patterns, new int[1])
                 ? best(each.length, counts, patterns, simple)
                 : new CutList(simple, false);
     }
@@ -88,7 +91,17 @@ public record CutList(List<int[]> bars, boolean proven) {
 
     /** All full patterns; false where there are too many. */
     private static boolean patterns(
-            double[] each, int[] counts, double left, int at, int[] taken, int[] order, List<int[]> patterns) {
+            double[] each,
+            int[] counts,
+            double left,
+            int at,
+            int[] taken,
+            int[] order,
+            List<int[]> patterns,
+            int[] tried) {
+        if (++tried[0] > MOST_TRIED) {
+            return false;
+        }
         if (at == order.length) {
             for (int kind : order) {
                 if (taken[kind] < counts[kind] && each[kind] <= left) {
@@ -102,7 +115,7 @@ public record CutList(List<int[]> bars, boolean proven) {
         int most = (int) Math.min(counts[kind], Math.floor(left / each[kind]));
         for (int n = most; n >= 0; n--) {
             taken[kind] = n;
-            if (!patterns(each, counts, left - n * each[kind], at + 1, taken, order, patterns)) {
+            if (!patterns(each, counts, left - n * each[kind], at + 1, taken, order, patterns, tried)) {
                 return false;
             }
         }

@@ -8,6 +8,7 @@ import galecrest.core.gauge.Gauge;
 import galecrest.core.gauge.GaugeAnswer;
 import galecrest.core.gauge.GaugeField;
 import galecrest.core.gauge.GaugeRequest;
+import galecrest.core.units.QuantityText;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -129,8 +130,7 @@ public final class CutListGauge implements Gauge {
 
     private static String said(List<Integer> bar, List<String> names, double[] lengths, GaugeAnswer answer) {
         return bar.stream()
-                .map(k ->
-                        names.get(k) + " " + galecrest.core.units.QuantityText.say(LENGTH, lengths[k], answer.system()))
+                .map(k -> names.get(k) + " " + QuantityText.say(LENGTH, lengths[k], answer.system()))
                 .collect(Collectors.joining(", "));
     }
 }

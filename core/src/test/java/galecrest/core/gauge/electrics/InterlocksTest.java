@@ -79,6 +79,19 @@ class InterlocksTest {
         assertThatThrownBy(() -> Condition.read(text)).hasMessageContaining(why);
     }
 
+    @Test
+    void tooMuchIsRefusedAndNotTried() {
+        assertThatThrownBy(() -> Condition.read("not ".repeat(100_000) + "a")).hasMessageContaining("200 words");
+        StringBuilder many = new StringBuilder("i0");
+        for (int i = 1; i < 13; i++) {
+            many.append(" and i").append(i);
+        }
+        assertThatThrownBy(() -> ask(List.of(rule(many.toString(), "pump")), List.of()))
+                .isInstanceOfSatisfying(
+                        WrongRequest.class,
+                        w -> assertThat(w.problems().get(0).message()).contains("13 inputs; 12 at the most"));
+    }
+
     private static GaugeAnswer ask(List<Map<String, String>> rules, List<Map<String, String>> never) {
         return new InterlocksGauge().answer(GaugeRequest.of(Map.of("rules", rules, "never", never)));
     }

@@ -1,7 +1,9 @@
 package galecrest.core.gauge.fabrication;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Random;
 import net.jqwik.api.ForAll;
@@ -79,6 +81,22 @@ class CutListTest {
         assertThat(CutList.of(new double[] {3}, new int[] {2}, 6, 0.003).bars()).hasSize(2);
         assertThat(CutList.of(new double[] {3}, new int[] {2}, 6.003, 0.003).bars())
                 .hasSize(1);
+    }
+
+    /** Three long pieces that want a bar each, and forty short ones that fit in more ways than can be tried: an answer comes. */
+    @Test
+    void moreWaysThanCanBeTriedAreSaidToBe() {
+        double[] lengths = new double[41];
+        int[] counts = ones(41);
+        lengths[0] = 3.1;
+        counts[0] = 3;
+        for (int i = 1; i < lengths.length; i++) {
+            lengths[i] = 0.01 + i / 10_000.0;
+        }
+        CutList list = assertTimeoutPreemptively(Duration.ofSeconds(60), () -> CutList.of(lengths, counts, 6, 0));
+        holds(list, lengths, counts, 6, 0);
+        assertThat(list.bars()).hasSize(3);
+        assertThat(list.proven()).isFalse();
     }
 
     @Test
