@@ -102,7 +102,7 @@ export function RunChart({ comparison, before, after }: Props) {
           </text>
         </g>
       ))}
-      <text x={LEFT - 8} y={TOP - 4} textAnchor="end" className={css.axis}>
+      <text x={LEFT} y={TOP - 5} className={css.axis}>
         kW
       </text>
       {x.ticks(7).map((tick) => (
