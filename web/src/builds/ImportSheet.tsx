@@ -4,6 +4,7 @@ import type { Car } from '../api/board'
 import { type Schemas, upload } from '../api/client'
 import { useSend } from '../api/send'
 import { duration } from '../format/margin'
+import { days } from '../format/margin'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -24,7 +25,7 @@ const KINDS = {
   outwork: {
     title: 'Import outside work for the',
     label: 'Outside work (CSV)',
-    cells: (l: Schemas['OutworkLinePreview']) => [l.vendor, l.work, `${l.likelyDays} d`],
+    cells: (l: Schemas['OutworkLinePreview']) => [l.vendor, l.work, days(l.likelyDays)],
   },
 } as const
 

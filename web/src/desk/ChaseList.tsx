@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { type Car, useBoard } from '../api/board'
 import type { Line } from '../api/desk'
 import { Nothing } from '../ui/Nothing'
-import { margin } from '../format/margin'
+import { days, margin } from '../format/margin'
 import { away, day, when } from '../format/time'
 import { word } from '../format/words'
 import layout from '../ui/layout.module.css'
@@ -35,12 +35,8 @@ function Harm({ line }: { line: Line }) {
       </span>
     )
   }
-  const days = Math.floor(harm.inHandMinutes / DAY_MINUTES)
-  return (
-    <span className="soft">
-      {days > 0 ? `nothing for ${days} ${days === 1 ? 'day' : 'days'}` : 'nothing yet'}
-    </span>
-  )
+  const spare = Math.floor(harm.inHandMinutes / DAY_MINUTES)
+  return <span className="soft">{spare > 0 ? `nothing for ${days(spare)}` : 'nothing yet'}</span>
 }
 
 function Comes({ line }: { line: Line }) {
@@ -57,7 +53,7 @@ function Comes({ line }: { line: Line }) {
       {distrusted && (
         <div className="small soft">
           promised {day(line.promised!, board.zone)}; {v?.deliveries} deliveries, usually{' '}
-          {Math.round((v?.usualSlipMinutes ?? 0) / DAY_MINUTES)} d late
+          {days(Math.round((v?.usualSlipMinutes ?? 0) / DAY_MINUTES))} late
         </div>
       )}
     </>

@@ -88,7 +88,7 @@ describe('what a change does to the dates', () => {
 
   it('is told to the shop in margins, hot where it is late by it', () => {
     const item = said(effect({})).querySelector('li')
-    expect(item?.textContent).toBe('61 Shakedown: +2 d → −1 h 30'.replace('+2 d', '+10 h') + ' (late)')
+    expect(item?.textContent).toBe('61 Shakedown: +10 h → −1½ h (late)')
     expect(item?.className).toContain('hot')
   })
 

@@ -19,7 +19,7 @@ describe('the mark of a margin', () => {
 
   it('is a hatched block past the date where it is late or cannot be planned, and the figure says so', () => {
     for (const [minutes, said] of [
-      [-90, '−1 h 30'],
+      [-90, '−1½ h'],
       [undefined, 'cannot be planned'],
     ] as const) {
       const late = mark(minutes)

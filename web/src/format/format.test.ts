@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { duration, margin } from './margin'
+import { duration, exact, margin, readDuration } from './margin'
 import { away, clock, day, dayKey, instantOf, localOf, when } from './time'
 import { keptWord, word } from './words'
 
@@ -62,26 +63,27 @@ describe('when', () => {
   ])('%s is %s', (at, said) => expect(away(at, now, BERLIN)).toBe(said))
 })
 
-describe('lengths', () => {
-  it.each([
-    [0, '0 min'],
-    [40, '40 min'],
-    [60, '1 h'],
-    [125, '2 h 05'],
-    [720, '12 h'],
-  ])('%d minutes of work are %s', (minutes, said) => expect(duration(minutes)).toBe(said))
+/** The tables of the Java side, so that both say and read the same. */
+const table = (name: string, mark: string) =>
+  readFileSync(new URL(`../../../core/src/test/resources/${name}`, import.meta.url), 'utf8')
+    .trimEnd()
+    .split('\n')
+    .slice(1)
+    .map((line) => line.split(mark) as [string, string, string])
 
-  it.each([
-    [undefined, 'cannot be planned'],
-    [0, '+0 min'],
-    [-45, '−45 min'],
-    [-330, '−5 h 30'],
-    [360, '+6 h'],
-    [15 * 60 + 29, '+15 h'],
-    [15 * 60 + 30, '+2 d'],
-    [17 * 60, '+2 d 1 h'],
-    [-81 * 60, '−10 d'],
-  ])('a margin of %s is %s', (minutes, said) => expect(margin(minutes)).toBe(said))
+describe('working time', () => {
+  it.each(table('durations-said.csv', ','))('of %s minutes is said in one way', (minutes, said, signed) => {
+    expect(duration(Number(minutes))).toBe(said)
+    expect(margin(Number(minutes))).toBe(signed)
+  })
+  it('that cannot be kept has no figure', () => expect(margin(undefined)).toBe('cannot be planned'))
+
+  it.each(table('durations-read.csv', ';'))('"%s" is read as people write it', (text, minutes) =>
+    expect(readDuration(text)).toBe(minutes ? Number(minutes) : undefined),
+  )
+  it.each([40, 60, 125, 720])('%d minutes in a field are read again to the minute', (minutes) =>
+    expect(readDuration(exact(minutes))).toBe(minutes),
+  )
 })
 
 describe('how a vendor has kept its word', () => {
@@ -90,8 +92,8 @@ describe('how a vendor has kept its word', () => {
   it('is said with the sample', () => {
     expect(vendor(0)).toBe('nothing on record')
     expect(vendor(1, 100)).toBe('1 delivery, usually on the day')
-    expect(vendor(3, -2880)).toBe('3 deliveries, usually 2 d early')
-    expect(vendor(3, 2880)).toBe('3 deliveries, usually 2 d late; 50 % of that is expected')
+    expect(vendor(3, -2880)).toBe('3 deliveries, usually 2 days early')
+    expect(vendor(3, 2880)).toBe('3 deliveries, usually 2 days late; 50 % of that is expected')
   })
 })
 

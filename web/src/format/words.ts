@@ -1,3 +1,5 @@
+import { days } from './margin'
+
 /** "ENGINE_BAY" as "engine bay". */
 export function word(code: string): string {
   return code.toLowerCase().replaceAll('_', ' ')
@@ -11,11 +13,15 @@ export function title(text: string): string {
 /** How a vendor has kept its word, with the sample and how far it is believed. */
 export function keptWord(v: { deliveries: number; usualSlipMinutes?: number; believed?: number }): string {
   if (v.deliveries === 0) return 'nothing on record'
-  const days = Math.round((v.usualSlipMinutes ?? 0) / 1440)
+  const slips = Math.round((v.usualSlipMinutes ?? 0) / 1440)
   const slip =
-    days === 0 ? 'usually on the day' : days < 0 ? `usually ${-days} d early` : `usually ${days} d late`
+    slips === 0
+      ? 'usually on the day'
+      : slips < 0
+        ? `usually ${days(-slips)} early`
+        : `usually ${days(slips)} late`
   const sample = `${v.deliveries} ${v.deliveries === 1 ? 'delivery' : 'deliveries'}`
-  return days > 0
+  return slips > 0
     ? `${sample}, ${slip}; ${Math.round((v.believed ?? 0) * 100)} % of that is expected`
     : `${sample}, ${slip}`
 }

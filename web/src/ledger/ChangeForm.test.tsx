@@ -39,7 +39,7 @@ describe('a change that a customer wants', () => {
     const cost = await screen.findByLabelText('What it costs')
     expect(cost.textContent).toContain('234.50 EUR')
     expect(cost.textContent).toContain('61 Shakedown')
-    expect(cost.textContent).toContain('−1 h 30')
+    expect(cost.textContent).toContain('−1½ h')
     expect(asked(OFFER)).toEqual([])
     await userEvent.click(screen.getByRole('button', { name: 'Offer it to the customer' }))
     await waitFor(() => expect(closed).toBe(1))

@@ -67,8 +67,8 @@ describe('labels of strands', () => {
 
 describe('what is said', () => {
   it('says margins in hours, then in days of eight', () => {
-    expect(margin(-90)).toBe('−1 h 30')
-    expect(margin(17 * 60)).toBe('+2 d 1 h')
+    expect(margin(-90)).toBe('−1½ h')
+    expect(margin(20 * 60)).toBe('+2½ days')
     expect(margin(undefined)).toBe('cannot be planned')
   })
 

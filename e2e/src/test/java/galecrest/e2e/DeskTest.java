@@ -122,7 +122,7 @@ class DeskTest extends BrowserTest {
         Locator line =
                 region(mara, "Chase list").locator("tr", new Locator.LocatorOptions().setHasText("driveshaft right"));
         assertThat(line).containsText("promised");
-        assertThat(line).containsText("6 deliveries, usually 6 d late");
+        assertThat(line).containsText("6 deliveries, usually 6 days late");
     }
 
     @Test

@@ -6,6 +6,7 @@ import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.Score;
 import galecrest.core.plan.ShopSnapshot;
+import galecrest.core.time.DurationText;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
@@ -16,7 +17,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -120,8 +120,8 @@ public record BetterPlan(
                 wins.size() == 1 ? "" : ", and " + (wins.size() - 1) + " more " + plural(wins.size() - 1, "date");
         return saved
                 ? car + " makes " + date.name() + " with "
-                        + amount(most.after().orElseThrow().value()) + " to spare" + others
-                : car + " wins " + amount(most.minutes()) + " for " + date.name() + others;
+                        + DurationText.of(most.after().orElseThrow()) + " to spare" + others
+                : car + " wins " + DurationText.of(Minutes.of(most.minutes())) + " for " + date.name() + others;
     }
 
     /** What it costs: "9 jobs move, none before Mon 7 Dec: Kit 4, Bo 3. 34 gives up 3 h of Cage inspected." */
@@ -149,7 +149,7 @@ public record BetterPlan(
                 text.append(' ')
                         .append(words.build(date.build()))
                         .append(" gives up ")
-                        .append(amount(-loss.minutes()))
+                        .append(DurationText.of(Minutes.of(-loss.minutes())))
                         .append(" of ")
                         .append(date.name())
                         .append('.');
@@ -171,24 +171,5 @@ public record BetterPlan(
 
     private static String plural(int many, String what) {
         return many == 1 ? what : what + "s";
-    }
-
-    /** "45 min", "6 h", "2½ h", "3 days": minutes under an hour, halves to two working days, then days. */
-    static String amount(long minutes) {
-        if (minutes < 60) {
-            return minutes + " min";
-        }
-        double hours = minutes / 60.0;
-        if (hours < 16) {
-            return halves(hours) + " h";
-        }
-        String days = halves(hours / 8);
-        return days + (days.equals("1") ? " day" : " days");
-    }
-
-    private static String halves(double value) {
-        long twice = Math.round(2 * value);
-        String half = twice % 2 == 0 ? "" : "½";
-        return twice == 1 ? half : String.format(Locale.ROOT, "%d%s", twice / 2, half);
     }
 }

@@ -8,6 +8,7 @@ import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.DurationText;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.Vendor;
 import galecrest.core.work.Commitment;
@@ -253,8 +254,8 @@ public final class ReasonText {
         long kept = works.values().stream()
                 .mapToLong(w -> commitment.allowance(w).value())
                 .sum();
-        String margin = due + "has " + hours(outlook.margin().orElse(Minutes.ZERO)) + " of margin"
-                + (kept > 0 ? " with " + hours(Minutes.of(kept)).substring(1) + " kept for what may be found" : "");
+        String margin = due + "has " + DurationText.signed(outlook.margin().orElse(Minutes.ZERO)) + " of margin"
+                + (kept > 0 ? " with " + DurationText.of(Minutes.of(kept)) + " kept for what may be found" : "");
         List<String> links = new ArrayList<>();
         List<String> run = new ArrayList<>();
         for (int i = outlook.chain().size() - 1; i >= 0; i--) {
@@ -285,13 +286,5 @@ public final class ReasonText {
             links.add(run.size() + " jobs in a row up to " + run.get(run.size() - 1));
         }
         run.clear();
-    }
-
-    /** A signed amount of working time, short: "−6 h", "+2 h 30". */
-    public static String hours(Minutes minutes) {
-        long all = Math.abs(minutes.value());
-        String sign = minutes.value() < 0 ? "−" : "+";
-        String rest = all % 60 == 0 ? "" : all < 60 ? all + " min" : String.format(Locale.ROOT, " %02d", all % 60);
-        return sign + (all >= 60 || all == 0 ? all / 60 + " h" : "") + rest;
     }
 }

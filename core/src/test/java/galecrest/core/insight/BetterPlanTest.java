@@ -14,8 +14,6 @@ import galecrest.core.planner.Planner;
 import galecrest.core.time.Arrival;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** What is offered is better by the planner's own score, worth its while, and told in figures that can be counted. */
 class BetterPlanTest {
@@ -100,22 +98,5 @@ class BetterPlanTest {
 
     private static org.assertj.core.data.Offset<Double> within() {
         return org.assertj.core.data.Offset.offset(1e-6);
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "45, 45 min",
-        "60, 1 h",
-        "90, 1½ h",
-        "95, 1½ h",
-        "360, 6 h",
-        "959, 16 h",
-        "960, 2 days",
-        "1200, 2½ days",
-        "4800, 10 days",
-        "480, 8 h"
-    })
-    void amountsAreSaidAsPeopleSayThem(long minutes, String words) {
-        assertThat(BetterPlan.amount(minutes)).isEqualTo(words);
     }
 }

@@ -8,7 +8,6 @@ import galecrest.core.parts.PartId;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.StationId;
 import galecrest.core.time.Arrival;
-import galecrest.core.time.Minutes;
 import galecrest.core.vendor.VendorId;
 import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Outwork;
@@ -154,12 +153,6 @@ class ReasonTextTest {
     })
     void timesAreSaidTheShorterTheNearer(int daysAhead, String said) {
         assertThat(SAY.time(SHOPS.instant(daysAhead, 14, 5))).isEqualTo(said);
-    }
-
-    @ParameterizedTest
-    @CsvSource({"0, +0 h", "45, +45 min", "-45, −45 min", "60, +1 h", "150, +2 h 30", "-365, −6 h 05"})
-    void workingTimeIsSaidShort(long minutes, String said) {
-        assertThat(ReasonText.hours(Minutes.of(minutes))).isEqualTo(said);
     }
 
     @Test

@@ -429,12 +429,4 @@ class PlannerTest {
         assertThat(loads).extracting(Load::there).containsExactly(480, 0, 480);
         assertThat(loads).extracting(Load::away).containsExactly(false, true, false);
     }
-
-    @Test
-    void hoursAreSaidShort() {
-        assertThat(ReasonText.hours(Minutes.of(-360))).isEqualTo("−6 h");
-        assertThat(ReasonText.hours(Minutes.of(150))).isEqualTo("+2 h 30");
-        assertThat(ReasonText.hours(Minutes.of(-45))).isEqualTo("−45 min");
-        assertThat(ReasonText.hours(Minutes.ZERO)).isEqualTo("+0 h");
-    }
 }

@@ -3,7 +3,7 @@ package galecrest.server.live;
 import galecrest.core.build.Build;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.ReasonText;
+import galecrest.core.time.DurationText;
 import galecrest.core.work.Commitment;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
@@ -188,8 +188,8 @@ class LiveService {
                             .findFirst()
                             .orElse("");
                     return car + ", " + commitment.name() + ": "
-                            + ReasonText.hours(m.before().orElseThrow()) + " → "
-                            + ReasonText.hours(m.after().orElseThrow());
+                            + DurationText.signed(m.before().orElseThrow()) + " → "
+                            + DurationText.signed(m.after().orElseThrow());
                 })
                 .limit(4)
                 .toList();

@@ -2,7 +2,7 @@ package galecrest.server.receiving;
 
 import galecrest.core.parts.PartState;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.plan.ReasonText;
+import galecrest.core.time.DurationText;
 import galecrest.core.shop.Problem;
 import galecrest.core.work.CommitmentId;
 import galecrest.server.access.AnyHand;
@@ -121,8 +121,8 @@ class ReceivingService {
                         && m.after().isPresent()
                         && m.after().get().value() < m.before().get().value())
                 .map(m -> name(now, m.commitment()) + ": "
-                        + ReasonText.hours(m.before().orElseThrow()) + " → "
-                        + ReasonText.hours(m.after().orElseThrow()))
+                        + DurationText.signed(m.before().orElseThrow()) + " → "
+                        + DurationText.signed(m.after().orElseThrow()))
                 .toList();
     }
 
