@@ -55,7 +55,7 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
         mt="md"
         size="lg"
         label="Finding"
-        placeholder="weeping union rear left @underside 30m"
+        placeholder="weeping union rear left, underside, 30m"
         autosize
         minRows={3}
         value={text}

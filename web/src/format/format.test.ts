@@ -1,5 +1,6 @@
-import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import readings from '../../../core/src/test/resources/durations-read.csv?raw'
+import sayings from '../../../core/src/test/resources/durations-said.csv?raw'
 import { duration, exact, margin, readDuration } from './margin'
 import { away, clock, day, dayKey, instantOf, localOf, when } from './time'
 import { keptWord, word } from './words'
@@ -64,21 +65,21 @@ describe('when', () => {
 })
 
 /** The tables of the Java side, so that both say and read the same. */
-const table = (name: string, mark: string) =>
-  readFileSync(new URL(`../../../core/src/test/resources/${name}`, import.meta.url), 'utf8')
+const table = (text: string, mark: string) =>
+  text
     .trimEnd()
     .split('\n')
     .slice(1)
     .map((line) => line.split(mark) as [string, string, string])
 
 describe('working time', () => {
-  it.each(table('durations-said.csv', ','))('of %s minutes is said in one way', (minutes, said, signed) => {
+  it.each(table(sayings, ','))('of %s minutes is said in one way', (minutes, said, signed) => {
     expect(duration(Number(minutes))).toBe(said)
     expect(margin(Number(minutes))).toBe(signed)
   })
   it('that cannot be kept has no figure', () => expect(margin(undefined)).toBe('cannot be planned'))
 
-  it.each(table('durations-read.csv', ';'))('"%s" is read as people write it', (text, minutes) =>
+  it.each(table(readings, ';'))('"%s" is read as people write it', (text, minutes) =>
     expect(readDuration(text)).toBe(minutes ? Number(minutes) : undefined),
   )
   it.each([40, 60, 125, 720])('%d minutes in a field are read again to the minute', (minutes) =>

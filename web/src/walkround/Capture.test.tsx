@@ -18,9 +18,9 @@ describe('the line that takes something down', () => {
   it('says what it understood and is empty again', async () => {
     on(CAPTURE, () => ({ said: 'Job: Hang bias cable, cockpit, 40 min' }))
     inRoom(<Capture car="b61" />)
-    await userEvent.type(line(), 'hang bias cable @cockpit 40m{Enter}')
+    await userEvent.type(line(), 'hang bias cable, cockpit, 40m{Enter}')
     expect(await screen.findByText('Job: Hang bias cable, cockpit, 40 min')).toBeDefined()
-    expect(asked(CAPTURE).map((a) => a.body)).toEqual([{ text: 'hang bias cable @cockpit 40m' }])
+    expect(asked(CAPTURE).map((a) => a.body)).toEqual([{ text: 'hang bias cable, cockpit, 40m' }])
     await waitFor(() => expect(line().value).toBe(''))
   })
 

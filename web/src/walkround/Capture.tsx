@@ -35,8 +35,8 @@ export function Capture({ car }: { car: string }) {
       <TextInput
         id="capture"
         aria-label="Write down a job, a hold or a finding"
-        placeholder="hang bias cable @cockpit 40m"
-        description="or: held part: manifold · finding: weeping union @rear · for now: road springs"
+        placeholder="hang bias cable, cockpit, 40m"
+        description="or: held part: manifold · finding: weeping union, rear · for now: road springs"
         inputWrapperOrder={['label', 'input', 'error', 'description']}
         value={text}
         error={error}

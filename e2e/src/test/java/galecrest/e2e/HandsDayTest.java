@@ -47,7 +47,7 @@ class HandsDayTest extends BrowserTest {
         assertThat(region(bo, "Now")).not().containsText(finished);
 
         button(bo, "I found something").click();
-        bo.getByLabel("Finding").fill("weeping union rear left @underside 30m");
+        bo.getByLabel("Finding").fill("weeping union rear left, underside, 30m");
         button(bo, "Write it down").click();
         assertThat(mara.getByText("Bo found: Weeping union rear left")).isVisible();
     }

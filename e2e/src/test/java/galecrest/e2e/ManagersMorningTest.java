@@ -93,7 +93,7 @@ class ManagersMorningTest extends BrowserTest {
         mara.keyboard().press("k");
         assertThat(car).hasText(first);
         mara.keyboard().press("/");
-        mara.keyboard().type("hang bias cable @cockpit 40m");
+        mara.keyboard().type("hang bias cable, cockpit, 40m");
         mara.keyboard().press("Enter");
         assertThat(mara.getByText("Job: Hang bias cable.")).isVisible();
         mara.keyboard().press("/");

@@ -9,6 +9,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
 import galecrest.core.work.Commitment;
+import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.RunningIn;
@@ -84,7 +85,8 @@ final class JobAudit {
         if (work.status() == Status.TODO) {
             audit.aside(work).ifPresent(t -> notBefore("parked", work, p, t));
         }
-        work.hold().ifPresent(h -> {
+        work.hold().flatMap(Hold::part).ifPresent(id -> part(work, p, parts.get(id)));
+        work.hold().filter(h -> h.part().isEmpty()).ifPresent(h -> {
             boolean open = h.until().isPresent() && h.until().get().isAfter(shop.now());
             notBefore("hold", work, p, open ? h.until().get() : audit.tomorrow());
         });
@@ -195,13 +197,13 @@ final class JobAudit {
         return false;
     }
 
-    private void part(Job job, Plan.Placed p, PartLine part) {
+    private void part(Work work, Plan.Placed p, PartLine part) {
         long ready = partReady(part);
         if (part.pairedWith().isPresent() && part.pairOverride().isEmpty()) {
             ready = Math.max(ready, partReady(parts.get(part.pairedWith().get())));
         }
         if (AuditCase.at(p.start()) < ready) {
-            audit.broken("part", job, "starts before " + part.name() + " is here and inspected");
+            audit.broken("part", work, "starts before " + part.name() + " is here and inspected");
         }
     }
 

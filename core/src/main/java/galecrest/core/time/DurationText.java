@@ -21,13 +21,14 @@ public final class DurationText {
     private static final String NUMBER =
             "(\\d{1,4}(?:[.,]\\d{1,2})?|\\d{0,3}[½¼¾]|an?|one|two|three|four|five|six|seven|eight|nine|ten|half an?|"
                     + "quarter of an?|three quarters of an?)";
-    private static final String UNIT =
-            "(m|min|mins|minute|minutes|h|hr|hrs|hour|hours|d|day|days|w|week|weeks)";
+    private static final String UNIT = "(m|min|mins|minute|minutes|h|hr|hrs|hour|hours|d|day|days|w|week|weeks)";
     private static final Pattern ONE = Pattern.compile(NUMBER + "\\s*" + UNIT + "(?![a-z])\\.?");
     /** Minutes after hours may go without their unit: "4 h 30". */
     private static final Pattern BARE = Pattern.compile("(\\d{1,2})(?!\\S)");
+
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2}):([0-5]\\d)(?:\\s*h)?");
-    private static final Pattern HALF_AFTER = Pattern.compile("(an?|one|two|three|four|five|six) (hour|hours|day|days) and a half");
+    private static final Pattern HALF_AFTER =
+            Pattern.compile("(an?|one|two|three|four|five|six) (hour|hours|day|days) and a half");
     private static final Map<String, Double> WORDS = Map.ofEntries(
             Map.entry("a", 1.0),
             Map.entry("an", 1.0),

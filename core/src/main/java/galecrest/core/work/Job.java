@@ -77,6 +77,21 @@ public record Job(
         return with(estimate, Optional.of(some), crew, parts, status, notBefore, hold, started, findings);
     }
 
+    /**
+     * The same job after that working time on it. Once its time is used up the clock is believed rather than the estimate:
+     * what is still to come is a third of what lies between now and the high value, which is what a triangular density leaves
+     * beyond its peak; beyond the high value a tenth of what it has taken.
+     */
+    public Job afterWorking(Minutes worked) {
+        Minutes left = toDo().minus(worked);
+        if (left.value() > 0) {
+            return withRemaining(left);
+        }
+        long tail = estimate.high().minus(estimate.likely()).value() + left.value();
+        long tenth = (estimate.high().value() - tail) / 10;
+        return withRemaining(Minutes.of(tail > 0 ? Math.max(tail / 3, 1) : tenth));
+    }
+
     public Job withParts(List<PartId> other) {
         return with(estimate, remaining, crew, other, status, notBefore, hold, started, findings);
     }

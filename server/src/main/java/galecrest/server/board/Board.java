@@ -178,6 +178,7 @@ public record Board(
             @Nullable Instant notBefore,
             @Nullable HoldView hold,
             @Nullable Instant doneAt,
+            boolean doneBefore,
             String note,
             int version,
             @Nullable JobView job,
@@ -187,7 +188,10 @@ public record Board(
             @Nullable String cannot) {}
 
     public record HoldView(
-            ReasonTag reason, String note, @Nullable Instant until) {}
+            ReasonTag reason,
+            String note,
+            @Nullable Instant until,
+            @Nullable String partId) {}
 
     public record JobView(
             Zone zone,
@@ -206,7 +210,8 @@ public record Board(
             int findMinutes,
             boolean finding,
             List<String> parts,
-            List<String> startedBy) {}
+            List<String> startedBy,
+            int overMinutes) {}
 
     public record OutworkView(
             String vendorId,

@@ -34,7 +34,8 @@ class BoardRepository {
         return byId(
                 db.sql("""
                                 select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.there_id, w.not_before, w.note, w.version,
-                                    coalesce(j.finding, false) as finding
+                                    coalesce(j.finding, false) as finding,
+                                    j.remaining_minutes, w.done_before
                                 from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
                                 row.getString("id"),
@@ -46,7 +47,9 @@ class BoardRepository {
                                 SqlTime.instant(row, "not_before"),
                                 row.getString("note"),
                                 row.getInt("version"),
-                                row.getBoolean("finding")))
+                                row.getBoolean("finding"),
+                                row.getObject("remaining_minutes", Integer.class),
+                                row.getBoolean("done_before")))
                         .list(),
                 WorkRow::id);
     }
@@ -222,7 +225,7 @@ class BoardRepository {
     }
 
     int doneSince(Instant since) {
-        return count("select count(*) from work where done_at > :since", since);
+        return count("select count(*) from work where done_at > :since and not done_before", since);
     }
 
     private int count(String sql, Instant since) {

@@ -13,4 +13,6 @@ record WorkRow(
         @Nullable Instant notBefore,
         String note,
         int version,
-        boolean finding) {}
+        boolean finding,
+        @Nullable Integer remaining,
+        boolean doneBefore) {}

@@ -1,6 +1,7 @@
 package galecrest.server.board;
 
 import galecrest.core.people.PersonId;
+import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
@@ -14,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Works as a board shows them: what they are, where they are placed and why they wait. */
 final class WorkViews {
@@ -63,9 +65,13 @@ final class WorkViews {
                 row.notBefore(),
                 work.hold()
                         .map(h -> new Board.HoldView(
-                                h.reason(), h.note(), h.until().orElse(null)))
+                                h.reason(),
+                                h.note(),
+                                h.until().orElse(null),
+                                h.part().map(p -> p.value()).orElse(null)))
                         .orElse(null),
                 work.doneAt().orElse(null),
+                row.doneBefore(),
                 row.note(),
                 row.version(),
                 work instanceof Job job ? job(job, row) : null,
@@ -103,7 +109,20 @@ final class WorkViews {
                 job.parts().stream().map(p -> p.value()).toList(),
                 job.started()
                         .map(s -> s.by().stream().map(PersonId::value).toList())
-                        .orElse(List.of()));
+                        .orElse(List.of()),
+                over(job, row.remaining()));
+    }
+
+    /** Minutes that a job which goes on has taken beyond what was thought; 0 where it has not. */
+    private int over(Job job, @Nullable Integer remaining) {
+        long thought = remaining == null ? job.estimate().likely().value() : remaining;
+        return job.started().filter(s -> !s.by().isEmpty()).stream()
+                .flatMap(s -> shop.people().stream()
+                        .filter(p -> p.id().equals(s.by().get(0)))
+                        .map(p -> WorkedTime.of(p, s.at(), shop.now(), shop.zone())))
+                .mapToInt(worked -> (int) Math.max(0, worked.value() - thought))
+                .findFirst()
+                .orElse(0);
     }
 
     private Board.OutworkView outwork(Outwork outwork) {

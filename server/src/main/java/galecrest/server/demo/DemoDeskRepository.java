@@ -2,8 +2,12 @@ package galecrest.server.demo;
 
 import galecrest.server.NewId;
 import java.sql.Timestamp;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.context.annotation.Profile;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -12,6 +16,8 @@ import org.springframework.stereotype.Repository;
 @Repository
 @Profile("demo")
 class DemoDeskRepository {
+    private static final int SHIFT_MINUTES = 480;
+
     private final JdbcClient db;
 
     DemoDeskRepository(JdbcClient db) {
@@ -141,14 +147,7 @@ class DemoDeskRepository {
     /** Estimates of the customer cars, deposits, and the clock of what is done: welding takes longer than thought. */
     private void money(DemoShop shop) {
         db.sql("update shop set tax_percent = 19, hour_rate = 88").update();
-        db.sql("""
-                        insert into worked
-                        select 'worked-' || j.work_id, j.work_id, 'bo',
-                            (select count(*) from job_place n where n.work_id = j.work_id) *
-                            (j.likely_minutes * case p.skill when 'weld' then 1.3 when 'wire' then 1.15 when 'engines' then 1.05
-                                else 0.95 end)::int, w.done_at
-                        from job j join work w on w.id = j.work_id and w.status = 'DONE'
-                        join job_place p on p.work_id = j.work_id and p.place = 0""").update();
+        hours(shop);
         db.sql("update outwork set price = case when whole_car then 1450 else 280 end")
                 .update();
         db.sql("""
@@ -158,6 +157,50 @@ class DemoDeskRepository {
         db.sql("""
                         insert into payment
                         select 'deposit-' || build_id, build_id, agreed_at, 3000, 'deposit' from estimate""").update();
+    }
+
+    private record DoneRow(String id, String skill, int minutes, Instant doneAt) {}
+
+    /** Who was on what is done, at most a shift a day, back from the day on which it was finished. */
+    private void hours(DemoShop shop) {
+        Map<String, String> who = Map.of(
+                "fit", "bo", "weld", "ina", "paint", "ina", "setup", "sef", "wire", "kit", "engines", "ruth", "drive",
+                "sef");
+        Map<String, Integer> taken = new HashMap<>();
+        List<DoneRow> jobs = db.sql("""
+                        select j.work_id as id, p.skill, w.done_at,
+                            (select count(*) from job_place n where n.work_id = j.work_id) *
+                            (j.likely_minutes * case p.skill when 'weld' then 1.3 when 'wire' then 1.15 when 'engines' then 1.05
+                                else 0.95 end)::int as minutes
+                        from job j join work w on w.id = j.work_id and w.status = 'DONE'
+                        join job_place p on p.work_id = j.work_id and p.place = 0
+                        order by w.done_at desc, w.position""").query(DoneRow.class).list();
+        for (DoneRow job : jobs) {
+            String person = who.getOrDefault(job.skill(), "bo");
+            int left = job.minutes();
+            for (int back = 0; left > 0; back++) {
+                Instant at = job.doneAt().minus(back, ChronoUnit.DAYS);
+                DayOfWeek weekday = at.atZone(DemoShop.ZONE).getDayOfWeek();
+                String day = person + at.atZone(DemoShop.ZONE).toLocalDate();
+                int free = weekday.getValue() > 5 ? 0 : SHIFT_MINUTES - taken.getOrDefault(day, 0);
+                int minutes = Math.min(left, free);
+                if (minutes > 0) {
+                    worked(job.id(), person, minutes, at);
+                    taken.merge(day, minutes, Integer::sum);
+                    left -= minutes;
+                }
+            }
+        }
+    }
+
+    private void worked(String work, String person, int minutes, Instant at) {
+        db.sql("insert into worked (id, work_id, person_id, minutes, at) values (:id, :work, :person, :minutes, :at)")
+                .param("id", NewId.next())
+                .param("work", work)
+                .param("person", person)
+                .param("minutes", minutes)
+                .param("at", Timestamp.from(at))
+                .update();
     }
 
     private void shelf(String name, String place, int quantity, int least) {

@@ -77,7 +77,7 @@ class MoneyRepository {
                         select w.name, w.status,
                             j.likely_minutes * greatest(1, (select count(*) from job_place p where p.work_id = w.id)) as likely,
                             (select sum(minutes) from worked k where k.work_id = w.id) as worked
-                        from work w join job j on j.work_id = w.id where w.build_id = :build order by w.position, w.id""").param("build", build).query(JobRow.class).list();
+                        from work w join job j on j.work_id = w.id where w.build_id = :build and not w.done_before order by w.position, w.id""").param("build", build).query(JobRow.class).list();
     }
 
     List<PartRow> parts(String build) {

@@ -146,4 +146,28 @@ public class PartLineRepository {
                             count(*) as "all"
                         from part where kit <> '' group by build_id, kit order by kit""").query(KitView.class).list();
     }
+
+    /** The line of that name on a build, of a part that is not here. */
+    public Optional<String> openNamed(String build, String name) {
+        return db.sql("""
+                        select id from part where build_id = :build and lower(name) = lower(:name)
+                            and state not in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW') order by position limit 1""")
+                .param("build", build)
+                .param("name", name)
+                .query(String.class)
+                .optional();
+    }
+
+    /** A line for a part that a job waits for and nobody has ordered; returns its id. */
+    public String wanted(String build, String name, String job) {
+        String id = NewId.next();
+        db.sql("""
+                        insert into part (id, build_id, name, state, inspection_minutes, quantity, customer_supplied, position)
+                        values (:id, :build, :name, 'WANTED', 0, 1, false, (select coalesce(max(position), 0) + 1 from part))""").param("id", id).param("build", build).param("name", name).update();
+        db.sql("insert into part_need values (:id, :job)")
+                .param("id", id)
+                .param("job", job)
+                .update();
+        return id;
+    }
 }

@@ -96,7 +96,7 @@ public class SnapshotRepository {
         return people.stream()
                 .filter(p -> p.id().equals(started.by().get(0)))
                 .findFirst()
-                .map(p -> job.withRemaining(job.toDo().minus(WorkedTime.of(p, started.at(), now, zone))))
+                .map(p -> job.afterWorking(WorkedTime.of(p, started.at(), now, zone)))
                 .orElse(job);
     }
 }

@@ -3,6 +3,7 @@ package galecrest.server.plan;
 import static galecrest.server.people.DayMinutes.time;
 
 import galecrest.core.build.BuildId;
+import galecrest.core.parts.PartId;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.Closure;
 import galecrest.core.time.Shift;
@@ -78,9 +79,12 @@ final class SnapshotRows {
 
     static Optional<Hold> hold(ResultSet row) throws SQLException {
         String reason = row.getString("hold_reason");
-        return reason == null
+        return reason == null || row.getBoolean("hold_over")
                 ? Optional.empty()
-                : Optional.of(
-                        new Hold(ReasonTag.valueOf(reason), row.getString("hold_note"), optional(row, "hold_until")));
+                : Optional.of(new Hold(
+                        ReasonTag.valueOf(reason),
+                        row.getString("hold_note"),
+                        optional(row, "hold_until"),
+                        Optional.ofNullable(row.getString("hold_part_id")).map(PartId::new)));
     }
 }

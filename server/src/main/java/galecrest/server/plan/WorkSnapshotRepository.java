@@ -32,6 +32,13 @@ class WorkSnapshotRepository {
     /** Build by build, so that a plan does not hang on what ids happen to be. */
     private static final String IN_ORDER = " join build b on b.id = w.build_id order by b.position, w.position, w.id";
 
+    /** Work with what is particular to its kind; a hold for a part is over once the part is here. */
+    private static String work(String kind) {
+        return "select w.*, k.*, exists (select 1 from part p where p.id = w.hold_part_id"
+                + " and p.state in ('ACCEPTED', 'FITTED', 'FITTED_FOR_NOW')) as hold_over"
+                + " from work w join " + kind + " k on k.work_id = w.id" + IN_ORDER;
+    }
+
     private final JdbcClient db;
     private final SnapshotRows rows;
 
@@ -57,7 +64,7 @@ class WorkSnapshotRepository {
                 join part p on p.id = n.part_id and p.kit <> ''
                 join part k on k.build_id = p.build_id and k.kit = p.kit
                 order by part_id""", "work_id", row -> new PartId(row.getString("part_id")));
-        return db.sql("select w.*, j.* from work w join job j on j.work_id = w.id" + IN_ORDER)
+        return db.sql(work("job"))
                 .query((row, n) -> {
                     String id = row.getString("id");
                     Integer remaining = row.getObject("remaining_minutes", Integer.class);
@@ -104,7 +111,7 @@ class WorkSnapshotRepository {
     }
 
     List<Outwork> outwork() {
-        return db.sql("select w.*, o.* from work w join outwork o on o.work_id = w.id" + IN_ORDER)
+        return db.sql(work("outwork"))
                 .query((row, n) -> {
                     Optional<Span> slot = SqlTime.instant(row, "slot_from") == null
                             ? Optional.empty()
@@ -137,7 +144,7 @@ class WorkSnapshotRepository {
     }
 
     List<RunningIn> runningIn() {
-        return db.sql("select w.*, r.* from work w join running_in r on r.work_id = w.id" + IN_ORDER)
+        return db.sql(work("running_in"))
                 .query((row, n) -> new RunningIn(
                         SnapshotRows.workId(row),
                         SnapshotRows.buildId(row),

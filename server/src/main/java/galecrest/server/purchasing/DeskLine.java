@@ -9,7 +9,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param promised the date that was told last
  * @param expected what that is worth going by the vendor's record
- * @param harm what one more day does; absent until it is reckoned
+ * @param harm what one more day does; absent until it is worked out
+ * @param overdue whether it was promised for a time that is past, and is not here
+ * @param holds whether somebody has said that a job waits for it
  * @param held why an order would be held; absent where nothing holds it
  */
 record DeskLine(
@@ -27,4 +29,6 @@ record DeskLine(
         @Nullable VendorWord lastWord,
         @Nullable Instant nextWordAt,
         @Nullable String held,
-        String kit) {}
+        String kit,
+        boolean overdue,
+        boolean holds) {}

@@ -5,6 +5,7 @@ import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
 import galecrest.core.time.Arrival;
+import galecrest.core.work.Hold;
 import galecrest.core.work.Outwork;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
@@ -29,6 +30,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
@@ -70,7 +73,8 @@ class DeskService {
         lines.addAll(outwork(now, harm, words));
         Map<String, Integer> rank = new HashMap<>();
         latest.ifPresent(o -> o.harm().forEach(h -> rank.put(h.id(), rank.size())));
-        lines.sort(Comparator.<DeskLine>comparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
+        lines.sort(Comparator.comparingInt(DeskService::first)
+                .thenComparingInt(l -> rank.getOrDefault(l.id(), Integer.MAX_VALUE))
                 .thenComparing(l -> l.expected() == null ? SOME_DAY : l.expected())
                 .thenComparing(DeskLine::id));
         return new DeskResponse(
@@ -82,11 +86,19 @@ class DeskService {
                 parts.kits());
     }
 
+    /** What is overdue is chased first, then what holds a job and has no date, then the most harmful. */
+    private static int first(DeskLine line) {
+        return line.overdue() ? 0 : line.holds() && line.expected() == null ? 1 : 2;
+    }
+
     private List<DeskLine> parts(
             PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, VendorWord> words) {
         Map<PartId, PartLine> planned = new HashMap<>();
         now.shop().parts().forEach(p -> planned.put(p.id(), p));
         Map<String, List<MateView>> mates = parts.mates();
+        Set<PartId> holding = now.shop().works().stream()
+                .flatMap(w -> w.hold().flatMap(Hold::part).stream())
+                .collect(Collectors.toSet());
         return parts.openParts().stream()
                 .map(p -> {
                     VendorWord word = words.get(p.id());
@@ -111,7 +123,12 @@ class DeskService {
                             word,
                             word == null ? null : word.nextAt(),
                             p.state().toOrder() ? held(mates.getOrDefault(p.id(), List.of())) : null,
-                            p.kit());
+                            p.kit(),
+                            !turnedDown
+                                    && !p.state().toInspect()
+                                    && p.likely() != null
+                                    && p.likely().isBefore(now.shop().now()),
+                            holding.contains(new PartId(p.id())));
                 })
                 .toList();
     }
@@ -148,7 +165,12 @@ class DeskService {
                         word,
                         word == null ? null : word.nextAt(),
                         null,
-                        ""));
+                        "",
+                        o.away()
+                                .filter(a ->
+                                        a.back().likely().isBefore(now.shop().now()))
+                                .isPresent(),
+                        false));
             }
         }
         return lines;

@@ -2,8 +2,8 @@ package galecrest.server.receiving;
 
 import galecrest.core.parts.PartState;
 import galecrest.core.plan.PlanDifference;
-import galecrest.core.time.DurationText;
 import galecrest.core.shop.Problem;
+import galecrest.core.time.DurationText;
 import galecrest.core.work.CommitmentId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;

@@ -18,6 +18,11 @@ class CaptureController {
 
     @PostMapping("/builds/{id}/capture")
     CapturedResponse capture(@PathVariable String id, @RequestBody CaptureRequest form) {
-        return capture.capture(id, form.text());
+        return capture.capture(id, form);
+    }
+
+    @PostMapping("/builds/{id}/capture/understand")
+    UnderstoodResponse understand(@PathVariable String id, @RequestBody CaptureRequest form) {
+        return capture.understand(id, form);
     }
 }

@@ -5,12 +5,14 @@ import galecrest.core.build.Zone;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
 import galecrest.core.sheet.CaptureLine;
+import galecrest.core.sheet.Captured;
 import galecrest.core.sheet.JobSheet;
 import galecrest.core.sheet.JobSpec;
+import galecrest.core.sheet.Vocabulary;
 import galecrest.core.shop.Problem;
+import galecrest.core.time.Minutes;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
-import galecrest.core.work.Work;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
@@ -19,9 +21,12 @@ import galecrest.server.build.BuildService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
-import galecrest.server.work.HoldRequest;
+import galecrest.server.progress.CatchUpService;
+import galecrest.server.progress.HoldRequest;
+import galecrest.server.progress.ProgressService;
 import galecrest.server.work.JobRequest;
-import galecrest.server.work.ProgressService;
+import galecrest.server.work.PinningService;
+import galecrest.server.work.WorkDateRequest;
 import galecrest.server.work.WorkService;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,7 +34,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Turns the capture line into the right thing; what a hand adds is a finding. */
 @Service
@@ -38,6 +46,9 @@ public class CaptureService {
     private static final String USUAL_SKILL = "fit";
 
     private final WorkService works;
+    private final PinningService pinning;
+    private final CatchUpService catchUp;
+    private final VocabularyService vocabularies;
     private final ProgressService progress;
     private final BuildService builds;
     private final PlanService plans;
@@ -46,12 +57,18 @@ public class CaptureService {
 
     CaptureService(
             WorkService works,
+            PinningService pinning,
+            CatchUpService catchUp,
+            VocabularyService vocabularies,
             ProgressService progress,
             BuildService builds,
             PlanService plans,
             Journal journal,
             CurrentUser who) {
         this.works = works;
+        this.pinning = pinning;
+        this.catchUp = catchUp;
+        this.vocabularies = vocabularies;
         this.progress = progress;
         this.builds = builds;
         this.plans = plans;
@@ -59,39 +76,125 @@ public class CaptureService {
         this.who = who;
     }
 
+    /** What a line would be taken as; writes nothing. */
     @AnyHand
-    CapturedResponse capture(String build, String text) {
-        CaptureLine.Captured captured = CaptureLine.read(text);
-        if (captured instanceof CaptureLine.NotUnderstood not) {
-            throw new ValidationException("text", not.why());
-        } else if (captured instanceof CaptureLine.ForNow forNow) {
-            journal.change(
-                    "fitted for now: " + forNow.what(), () -> builds.fittedForNow(build, forNow.what(), Gate.EVENT));
-            return new CapturedResponse("Fitted for now, to be made good before the event.", null);
-        } else if (captured instanceof CaptureLine.Held held) {
-            Work next = progress.nextOf(build)
-                    .orElseThrow(() -> new ValidationException("text", "There is no open work on this car to hold."));
-            progress.hold(next.id().value(), new HoldRequest(held.reason(), held.note(), null));
-            return new CapturedResponse("Held: " + next.name() + ".", next.id().value());
+    UnderstoodResponse understand(String build, CaptureRequest form) {
+        PlanService.Current now = plans.current();
+        Captured captured = CaptureLine.read(
+                form.text(), vocabularies.of(now.shop(), build, progress.nearest(now, build)), form.picked());
+        boolean asks = captured instanceof Captured.Asks;
+        return new UnderstoodResponse(
+                as(captured).said(),
+                !asks && !(captured instanceof Captured.NotUnderstood),
+                captured instanceof Captured.Asks question
+                        ? question.choices().stream()
+                                .map(c -> new UnderstoodResponse.Choice(c.id(), c.name()))
+                                .toList()
+                        : List.of());
+    }
+
+    /** What a hand adds is a finding. */
+    private Captured as(Captured captured) {
+        return captured instanceof Captured.NewJob job && !job.done() && isHand() ? job.asFinding() : captured;
+    }
+
+    private boolean isHand() {
+        return who.account().role() == Role.HAND;
+    }
+
+    @AnyHand
+    CapturedResponse capture(String build, CaptureRequest form) {
+        List<String> nearest = progress.nearest(plans.current(), build);
+        return journal.change(
+                () -> {
+                    Captured captured = as(CaptureLine.read(
+                            form.text(), vocabularies.of(plans.shopWithinChange(), build, nearest), form.picked()));
+                    return new CapturedResponse(captured.said(), written(build, captured));
+                },
+                CapturedResponse::said);
+    }
+
+    /** Writes it down; returns the work that it is about. */
+    private @Nullable String written(String build, Captured captured) {
+        if (captured instanceof Captured.NewJob job) {
+            return job.done() ? doneAlready(build, job) : added(build, job);
+        } else if (captured instanceof Captured.Held held) {
+            String part = held.part().map(Vocabulary.Part::id).orElse(null);
+            progress.hold(held.job().id(), new HoldRequest(held.reason(), held.note(), null, part));
+            return held.job().id();
+        } else if (captured instanceof Captured.Finished finished) {
+            finish(finished.job().id(), finished.people(), finished.took());
+            return finished.job().id();
+        } else if (captured instanceof Captured.NeedsMore more) {
+            progress.needsMore(more.job().id(), more.more());
+            return more.job().id();
+        } else if (captured instanceof Captured.ForNow forNow) {
+            builds.fittedForNow(build, forNow.what(), Gate.EVENT);
+            return null;
         }
-        CaptureLine.NewJob job = (CaptureLine.NewJob) captured;
-        boolean finding = job.finding() || who.account().role() == Role.HAND;
-        String id = works.insertJob(form(build, job, finding), finding);
-        String time = job.timeSaid() ? "" : " An hour is assumed until you say.";
-        return new CapturedResponse((finding ? "Finding: " : "Job: ") + job.name() + "." + time, id);
+        throw new ValidationException("text", captured.said());
+    }
+
+    private String added(String build, Captured.NewJob job) {
+        String asked = job.people().isEmpty()
+                ? ""
+                : "For " + job.people().stream().map(Vocabulary.Named::name).collect(Collectors.joining(" and ")) + ".";
+        boolean pins = who.account().role() == Role.MANAGER;
+        String id = works.insertJob(
+                new JobRequest(
+                        build,
+                        job.stage().orElse(job.finding() ? "Findings" : null),
+                        spec(job),
+                        null,
+                        pins ? "" : asked,
+                        List.of(),
+                        0),
+                job.finding());
+        if (!isHand()) {
+            job.date().ifPresent(d -> works.belongTo(id, new WorkDateRequest(d.id(), false, null)));
+        }
+        if (pins) {
+            job.people().forEach(p -> pinning.toPerson(id, p.id()));
+        }
+        return id;
+    }
+
+    private String doneAlready(String build, Captured.NewJob job) {
+        String id = works.insertJob(
+                new JobRequest(build, job.stage().orElse(null), spec(job), null, "", List.of(), 0), job.finding());
+        finish(id, job.people(), job.timeSaid() ? Optional.of(job.time()) : Optional.empty());
+        return id;
+    }
+
+    private void finish(String id, List<Vocabulary.Named> people, Optional<Minutes> took) {
+        if (took.isEmpty()) {
+            if (!people.isEmpty()) {
+                throw new ValidationException("text", "How long did it take? Add \"45 min\" or \"1.5 h\".");
+            }
+            progress.done(id);
+            return;
+        }
+        List<String> by = people.isEmpty()
+                ? Optional.ofNullable(who.account().personId()).map(List::of).orElse(List.of())
+                : people.stream().map(Vocabulary.Named::id).toList();
+        if (by.isEmpty()) {
+            throw new ValidationException("text", "Who did it? Add the name.");
+        }
+        catchUp.doneToday(id, by, took.get());
     }
 
     /** What a car came back with as lines of a sheet, each a job as on the capture line; blank ones are passed over. */
     @LeadOrManager
     public List<JobSheet.Line> lines(List<String> texts) {
         List<JobSheet.Line> lines = new ArrayList<>();
+        Vocabulary words = vocabularies.ofShop(plans.current().shop());
         for (int i = 0; i < texts.size(); i++) {
             if (texts.get(i).isBlank()) {
                 continue;
             }
-            CaptureLine.Captured captured = CaptureLine.read(texts.get(i));
-            if (!(captured instanceof CaptureLine.NewJob job)) {
-                String why = captured instanceof CaptureLine.NotUnderstood not ? not.why() : "That is no job.";
+            Captured captured = CaptureLine.read(texts.get(i), words, List.of());
+            if (!(captured instanceof Captured.NewJob job)) {
+                String why = captured instanceof Captured.NotUnderstood not ? not.why() : "That is no job.";
                 throw new ValidationException("lines", "Line " + (i + 1) + ": " + why);
             }
             JobSpec spec = spec(job);
@@ -110,26 +213,29 @@ public class CaptureService {
      * @param skill from {@link #usualSkill}, asked before the change
      */
     public String finding(String build, String what, Optional<Zone> zone, int minutes, Gate gate, String skill) {
-        JobSpec spec = spec(new CaptureLine.NewJob(what, zone, minutes, true, Optional.of(skill), true))
+        JobSpec spec = spec(Captured.NewJob.found(what, zone, Minutes.of(minutes), skill))
                 .withGate(gate);
         return works.insertJob(new JobRequest(build, "Findings", spec, null, "", List.of(), 0), true);
     }
 
-    private JobRequest form(String build, CaptureLine.NewJob job, boolean finding) {
-        return new JobRequest(build, finding ? "Findings" : null, spec(job), null, "", List.of(), 0);
-    }
-
-    private JobSpec spec(CaptureLine.NewJob job) {
-        int likely = job.minutes();
+    private JobSpec spec(Captured.NewJob job) {
+        int likely = (int) job.time().value();
+        List<CrewPlace> crew = new ArrayList<>();
+        for (int hand = 0; hand < job.hands(); hand++) {
+            String skill = hand < job.skills().size()
+                    ? job.skills().get(hand)
+                    : job.skills().isEmpty() ? usualSkill() : job.skills().get(0);
+            crew.add(new CrewPlace(skill, Level.LEARNER));
+        }
         return new JobSpec(
                 job.name(),
                 job.zone().orElse(Zone.ENGINE_BAY),
-                true,
+                !job.offCar(),
                 false,
-                Math.max(5, likely / 2),
+                Math.max(1, Math.min(likely, Math.max(5, likely / 2))),
                 likely,
                 likely * 2,
-                List.of(new CrewPlace(job.skill().orElseGet(this::usualSkill), Level.LEARNER)),
+                crew,
                 "",
                 false,
                 0,
@@ -143,7 +249,7 @@ public class CaptureService {
     /** Fitting where somebody can; else the skill that most people have. */
     public String usualSkill() {
         Map<String, Integer> counts = new TreeMap<>();
-        for (Person person : plans.current().shop().people()) {
+        for (Person person : people()) {
             person.skills().keySet().forEach(s -> counts.merge(s, 1, Integer::sum));
         }
         return counts.containsKey(USUAL_SKILL)
@@ -152,5 +258,12 @@ public class CaptureService {
                         .max(Comparator.comparingInt((Map.Entry<String, Integer> e) -> e.getValue()))
                         .map(Map.Entry::getKey)
                         .orElse(USUAL_SKILL);
+    }
+
+    /** Within a change the plan cannot be asked for. */
+    private List<Person> people() {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+                ? plans.shopWithinChange().people()
+                : plans.current().shop().people();
     }
 }

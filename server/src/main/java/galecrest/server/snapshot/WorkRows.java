@@ -57,8 +57,8 @@ final class WorkRows {
         rows.insert(
                 """
                 insert into work (id, build_id, kind, name, gate, essential, status, not_before, hold_reason, hold_note,
-                    hold_until, done_at, position)
-                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
+                    hold_until, hold_part_id, done_at, position)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
                 work.id().value(),
                 work.build().value(),
                 kind,
@@ -70,6 +70,7 @@ final class WorkRows {
                 hold.map(h -> h.reason().name()).orElse(null),
                 hold.map(Hold::note).orElse(null),
                 SnapshotInserts.at(hold.flatMap(Hold::until)),
+                hold.flatMap(Hold::part).map(p -> p.value()).orElse(null),
                 SnapshotInserts.at(work.doneAt()),
                 position++);
         if (work instanceof Job job) {

@@ -1,7 +1,7 @@
 package galecrest.server.work;
 
 /** The job as its form would show it. */
-record JobRow(
+public record JobRow(
         String name,
         String stage,
         String zone,

@@ -3,6 +3,7 @@ package galecrest.server.work;
 import galecrest.core.build.Gate;
 import galecrest.core.sheet.JobSpec;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.ReasonTag;
 import galecrest.server.NewId;
 import galecrest.server.SqlTime;
 import galecrest.server.problem.NotFoundException;
@@ -26,7 +27,7 @@ public class WorkRepository {
     }
 
     /** The head of a piece of work that must be there. */
-    WorkSummary mustBe(String id) {
+    public WorkSummary mustBe(String id) {
         return db.sql("""
                         select id, build_id, name, kind, status, gate, hold_reason is not null as held, version
                         from work where id = :id""")
@@ -145,7 +146,7 @@ public class WorkRepository {
     }
 
     /** False where the version is not the one that is there. */
-    boolean updateJob(String id, JobRequest form) {
+    public boolean updateJob(String id, JobRequest form) {
         JobSpec spec = form.spec();
         int rows = head(
                         db.sql("""
@@ -179,7 +180,7 @@ public class WorkRepository {
         return true;
     }
 
-    JobRow job(String id) {
+    public JobRow job(String id) {
         return db.sql("""
                         select w.name, coalesce(s.name, '') as stage, j.zone, j.low_minutes, j.likely_minutes,
                             j.high_minutes, w.gate, w.essential, w.note
@@ -313,7 +314,7 @@ public class WorkRepository {
         db.sql("delete from work where id = :id").param("id", id).update();
     }
 
-    void start(String id, Instant now, List<String> by, @Nullable String station) {
+    public void start(String id, Instant now, List<String> by, @Nullable String station) {
         db.sql(
                         "update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null where id = :id")
                 .param("id", id)
@@ -332,7 +333,7 @@ public class WorkRepository {
     }
 
     /** Nobody is on it any more; so much is left. */
-    void worked(String work, String person, Minutes minutes, Instant at) {
+    public void worked(String work, String person, Minutes minutes, Instant at) {
         db.sql("insert into worked values (:id, :work, :person, :minutes, :at)")
                 .param("id", NewId.next())
                 .param("work", work)
@@ -342,7 +343,7 @@ public class WorkRepository {
                 .update();
     }
 
-    void pause(String id, int remaining) {
+    public void pause(String id, int remaining) {
         db.sql("update work set note = note where id = :id").param("id", id).update();
         db.sql("update job set remaining_minutes = :remaining where work_id = :id")
                 .param("id", id)
@@ -352,7 +353,7 @@ public class WorkRepository {
     }
 
     /** It is done. */
-    void done(String id, Instant now) {
+    public void done(String id, Instant now) {
         db.sql("""
                         update work
                         set status = 'DONE', done_at = :now, hold_reason = null, hold_note = null, hold_until = null
@@ -360,17 +361,22 @@ public class WorkRepository {
         db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
     }
 
-    void hold(String id, HoldRequest form) {
-        db.sql("update work set hold_reason = :reason, hold_note = :note, hold_until = :until where id = :id")
+    /** Holds work; for the part on the list where that is what it waits for. */
+    public void hold(String id, ReasonTag reason, String note, @Nullable Instant until, @Nullable String part) {
+        db.sql("""
+                        update work
+                        set hold_reason = :reason, hold_note = :note, hold_until = :until, hold_part_id = :part
+                        where id = :id""")
                 .param("id", id)
-                .param("reason", form.reason().name())
-                .param("note", form.note())
-                .param("until", SqlTime.of(form.until()))
+                .param("reason", reason.name())
+                .param("note", note)
+                .param("until", SqlTime.of(until))
+                .param("part", part)
                 .update();
     }
 
     /** False where nothing held it. */
-    boolean release(String id) {
+    public boolean release(String id) {
         return db.sql("""
                                 update work set hold_reason = null, hold_note = null, hold_until = null
                                 where id = :id and hold_reason is not null""").param("id", id).update() > 0;

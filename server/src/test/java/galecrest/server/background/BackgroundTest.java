@@ -80,7 +80,7 @@ class BackgroundTest extends ServerTest {
                 .anyMatch(said -> said.contains("coated exhaust flange"));
         long change = board().path("change").asLong();
         String car = find("cars", "number", "8").path("id").asText();
-        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "weld a bracket @front 3h"));
+        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "weld a bracket, front, 3h"));
         assertThat(board().path("change").asLong()).isGreaterThan(change);
         awaitOdds();
     }

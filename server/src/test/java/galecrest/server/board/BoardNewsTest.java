@@ -60,7 +60,7 @@ class BoardNewsTest extends ServerTest {
     @Test
     void anEditIsNewsOfWhatItMovedAndNoMore() throws Exception {
         String car = find("cars", "number", "61").get("id").asText();
-        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the hubs @front 15m"));
+        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the hubs, front, 15m"));
         JsonNode before = board();
         String work = workOf("61", "Check the hubs").get("id").asText();
         Map<String, Object> pin = Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(6, "09:00"));
@@ -84,7 +84,11 @@ class BoardNewsTest extends ServerTest {
     void whatIsAddedOrGoesIsInIt() throws Exception {
         JsonNode before = board();
         String car = find("cars", "number", "8").get("id").asText();
-        assertThat(call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the belts @cockpit 15m"))
+        assertThat(call(
+                                MARA,
+                                "POST",
+                                "/api/builds/" + car + "/capture",
+                                Map.of("text", "check the belts, cockpit, 15m"))
                         .status())
                 .isEqualTo(200);
         leadsFrom(before);

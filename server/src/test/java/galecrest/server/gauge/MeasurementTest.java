@@ -115,7 +115,7 @@ class MeasurementTest extends ServerTest {
         call(BO, "POST", "/api/builds/" + car + "/measurements", sheet("291.5"));
         String before = stale(car);
         String job = call(
-                        MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "Strut spacer fitted 1h #fit"))
+                        MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "Strut spacer fitted 1h, fit"))
                 .body()
                 .toString();
         JsonNode work = null;

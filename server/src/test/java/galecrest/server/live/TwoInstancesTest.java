@@ -111,7 +111,7 @@ class TwoInstancesTest extends ServerTest {
     @Test
     void theOtherHearsOfAChangeAndShowsTheSamePlan() throws Exception {
         listen();
-        note("check the tow strap @front 20m");
+        note("check the tow strap, front, 20m");
         assertThat(next("data:{\"change\"", "added the job Check the tow strap"))
                 .contains("Mara");
         JsonNode mine = board();
@@ -127,7 +127,7 @@ class TwoInstancesTest extends ServerTest {
         db.sql("""
                         select pg_terminate_backend(pid) from pg_stat_activity
                         where datname = current_database() and pid <> pg_backend_pid()""").query((row, n) -> 0).list();
-        note("check the tow eye @rear 20m");
+        note("check the tow eye, rear, 20m");
         assertThat(next("data:{\"change\"", "added the job Check the tow eye")).isNotNull();
         undo(MARA, 1);
     }

@@ -144,7 +144,7 @@ class DatesTest extends ServerTest {
     void aJobForAfterAllDatesHoldsNone() throws Exception {
         String car = find("cars", "number", "8").path("id").asText();
         String date = date(car, "Night one", 40);
-        Answer added = call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "fit brace @rear 3h"));
+        Answer added = call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "fit brace, rear, 3h"));
         assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
         JsonNode job = worksOf(car).stream()
                 .filter(w -> w.path("name").asText().equalsIgnoreCase("fit brace"))

@@ -124,7 +124,7 @@ class OutingTest extends ServerTest {
     @Test
     void workIsDoneThereAndItComesBackWithAList() throws Exception {
         String id = add(date(car, "Test day", 9, 11, List.of(kit)));
-        String job = captured("log tyre heat @front 30m");
+        String job = captured("log tyre heat, front, 30m");
         assertThat(call(MARA, "PUT", "/api/works/" + job + "/date", Map.of("afterDates", false, "thereId", id))
                         .status())
                 .isEqualTo(204);
@@ -154,7 +154,7 @@ class OutingTest extends ServerTest {
                 MARA,
                 "POST",
                 list,
-                Map.of("name", "Back", "afterId", id, "version", 0, "lines", List.of("weeping union @rear 40m", " ")));
+                Map.of("name", "Back", "afterId", id, "version", 0, "lines", List.of("weeping union, rear, 40m", " ")));
         assertThat(laid.status()).as(laid.body().toString()).isEqualTo(200);
         List<JsonNode> its = worksOf(car)
                 .filter(w ->

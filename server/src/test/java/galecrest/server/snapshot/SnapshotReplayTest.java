@@ -32,7 +32,7 @@ class SnapshotReplayTest extends ServerTest {
 
     private boolean shownAndSaved() throws Exception {
         String car = find("cars", "number", "8").get("id").asText();
-        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "fit brace @rear 3h"));
+        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "fit brace, rear, 3h"));
         JsonNode odds = odds();
         JsonNode board = board();
         JsonNode tree = call(MARA, "GET", "/api/snapshot", null).body();

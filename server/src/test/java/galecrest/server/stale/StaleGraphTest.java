@@ -83,7 +83,7 @@ class StaleGraphTest extends ServerTest {
     @Test
     void aJobCarriesWhatItDisturbs() throws Exception {
         String car = find("cars", "number", "61").path("id").asText();
-        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "Rear end put right 1h #fit"));
+        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "Rear end put right 1h, fit"));
         String job = "";
         for (JsonNode w : board().path("works")) {
             job = w.path("name").asText().startsWith("Rear end put right")

@@ -29,7 +29,7 @@ class WallTest extends ServerTest {
         assertThat(wall.path("news").toString()).contains("made a link to the wall");
         long before = Long.parseLong(look(path + "/change").getContentAsString());
         String car = find("cars", "number", "61").path("id").asText();
-        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the mirrors @front 15m"));
+        call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "check the mirrors, front, 15m"));
         assertThat(Long.parseLong(look(path + "/change").getContentAsString())).isGreaterThan(before);
         assertThat(look(path).getContentAsString()).contains("Check the mirrors");
         undo(MARA, 1);

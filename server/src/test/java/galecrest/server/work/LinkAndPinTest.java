@@ -30,7 +30,7 @@ class LinkAndPinTest extends ServerTest {
     private List<JsonNode> untied() throws Exception {
         String car = find("cars", "number", "61").get("id").asText();
         for (String name : List.of("first of two", "second of two")) {
-            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", name + " @rear 40m"));
+            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", name + ", rear, 40m"));
         }
         return List.of(workOf("61", "First of two"), workOf("61", "Second of two"));
     }

@@ -64,7 +64,7 @@ class WorkdayTest extends ServerTest {
     void aHandsDayStandsWhileNewWorkIsUnpublished() throws Exception {
         String car = find("cars", "number", "61").get("id").asText();
         for (int i = 0; i < 3; i++) {
-            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "rework " + i + " @cockpit 400m"));
+            call(MARA, "POST", "/api/builds/" + car + "/capture", Map.of("text", "rework " + i + ", cockpit, 400m"));
         }
         Answer day = call(BO, "GET", "/api/my-day", null);
         assertThat(day.status()).isEqualTo(200);
@@ -78,18 +78,18 @@ class WorkdayTest extends ServerTest {
     void theCaptureLineBecomesTheRightThingPlanned() throws Exception {
         String car = find("cars", "number", "8").get("id").asText();
         String capture = "/api/builds/" + car + "/capture";
-        assertThat(call(MARA, "POST", capture, Map.of("text", "hang bias cable @cockpit 40m"))
+        assertThat(call(MARA, "POST", capture, Map.of("text", "hang bias cable, cockpit, 40m"))
                         .status())
                 .isEqualTo(200);
         JsonNode job = find("works", "name", "Hang bias cable");
         assertThat(job.get("job").get("likelyMinutes").asInt()).isEqualTo(40);
         assertThat(job.has("placed")).isTrue();
-        assertThat(call(BO, "POST", capture, Map.of("text", "weeping union @rear"))
+        assertThat(call(BO, "POST", capture, Map.of("text", "weeping union, rear"))
                         .body()
                         .get("said")
                         .asText())
-                .startsWith("Finding");
-        assertThat(call(MARA, "POST", capture, Map.of("text", "held part: manifold"))
+                .startsWith("Found:");
+        assertThat(call(MARA, "POST", capture, Map.of("text", "hang bias cable, held for the manifold"))
                         .body()
                         .get("said")
                         .asText())

@@ -7,6 +7,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.calendar.Calendars;
 import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.time.Arrival;
+import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;
@@ -39,7 +40,8 @@ public final class ReleaseDates {
         List<ActivityNetwork.Bound> bounds = new ArrayList<>();
         work.notBefore()
                 .ifPresent(at -> bounds.add(new ActivityNetwork.Bound(grid.atOrAfter(at), new Because.NotBefore(at))));
-        work.hold().ifPresent(hold -> {
+        work.hold().flatMap(Hold::part).flatMap(id -> partBound(parts.get(id))).ifPresent(bounds::add);
+        work.hold().filter(hold -> hold.part().isEmpty()).ifPresent(hold -> {
             Instant until = hold.until().filter(shop.now()::isBefore).orElse(grid.instant(grid.nextDay(0)));
             bounds.add(new ActivityNetwork.Bound(
                     grid.atOrAfter(until), new Because.Held(hold.reason(), hold.note(), until)));

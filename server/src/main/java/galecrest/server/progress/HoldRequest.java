@@ -1,4 +1,4 @@
-package galecrest.server.work;
+package galecrest.server.progress;
 
 import galecrest.core.work.ReasonTag;
 import jakarta.validation.constraints.NotBlank;
@@ -11,4 +11,10 @@ public record HoldRequest(
         @NotBlank(message = "Say in a word or two what holds it.")
         String note,
 
-        @Nullable Instant until) {}
+        @Nullable Instant until,
+        @Nullable String partId) {
+    /** A hold for something else than a part on the list. */
+    public HoldRequest(ReasonTag reason, String note, @Nullable Instant until) {
+        this(reason, note, until, null);
+    }
+}

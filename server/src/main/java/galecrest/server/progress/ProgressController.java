@@ -1,5 +1,6 @@
-package galecrest.server.work;
+package galecrest.server.progress;
 
+import galecrest.core.time.Minutes;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,5 +48,17 @@ class ProgressController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void release(@PathVariable String id) {
         progress.release(id);
+    }
+
+    @PostMapping("/works/{id}/more")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void needsMore(@PathVariable String id, @RequestBody MoreRequest form) {
+        progress.needsMore(id, Minutes.of(form.minutes()));
+    }
+
+    @PostMapping("/works/done-before")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void doneBefore(@RequestBody DoneBeforeRequest form) {
+        progress.doneBefore(form.workIds());
     }
 }

@@ -1,8 +1,9 @@
-package galecrest.server.work;
+package galecrest.server.progress;
 
 import galecrest.core.build.BuildId;
 import galecrest.core.gate.GateLine;
 import galecrest.core.gate.GateStatus;
+import galecrest.core.insight.CarStatus;
 import galecrest.core.insight.OpenBeforeGate;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkedTime;
@@ -10,30 +11,44 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.DurationText;
+import galecrest.core.time.Minutes;
 import galecrest.core.work.Job;
+import galecrest.core.work.ReasonTag;
 import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.access.LeadOrManager;
 import galecrest.server.gate.GateService;
 import galecrest.server.gauge.MeasurementService;
 import galecrest.server.journal.Journal;
+import galecrest.server.parts.PartLineRepository;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.stale.StaleGraphService;
 import galecrest.server.vendor.DeliveryRepository;
+import galecrest.server.work.WorkRepository;
+import galecrest.server.work.WorkSummary;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
 @Service
 public class ProgressService {
+    /** What needs longer than this yet is another job. */
+    private static final Minutes MOST_MORE = Minutes.ofHours(80);
+
     private final WorkRepository works;
+    private final HappenedRepository happened;
+    private final PartLineRepository parts;
     private final DeliveryRepository deliveries;
     private final MeasurementService measured;
     private final GateService gates;
@@ -44,6 +59,8 @@ public class ProgressService {
 
     ProgressService(
             WorkRepository works,
+            HappenedRepository happened,
+            PartLineRepository parts,
             DeliveryRepository deliveries,
             MeasurementService measured,
             GateService gates,
@@ -52,6 +69,8 @@ public class ProgressService {
             Clock clock,
             CurrentUser who) {
         this.works = works;
+        this.happened = happened;
+        this.parts = parts;
         this.deliveries = deliveries;
         this.measured = measured;
         this.gates = gates;
@@ -164,15 +183,84 @@ public class ProgressService {
 
     /** Writes down how long those who were on the job have worked since it was started. */
     private void clockOff(ShopSnapshot shop, Job job) {
-        Instant now = clock.instant();
+        clockOff(shop, job, clock.instant());
+    }
+
+    private void clockOff(ShopSnapshot shop, Job job, Instant until) {
         job.started().ifPresent(started -> shop.people().stream()
                 .filter(p -> started.by().contains(p.id()))
                 .forEach(p -> works.worked(
-                        job.id().value(), p.id().value(), WorkedTime.of(p, started.at(), now, shop.zone()), now)));
+                        job.id().value(), p.id().value(), WorkedTime.of(p, started.at(), until, shop.zone()), until)));
+    }
+
+    /** So much of the job is left, whatever was thought before. */
+    @AnyHand
+    public void needsMore(String id, Minutes more) {
+        mustBeSome(more);
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            onlyJobs(head);
+            if (head.status().equals("TODO")) {
+                happened.raise(id, more);
+                return head.name() + " takes " + DurationText.of(more) + " more than was thought";
+            }
+            job(plans.shopWithinChange(), id).ifPresent(job -> clockOff(plans.shopWithinChange(), job));
+            happened.left(id, more, clock.instant());
+            return head.status().equals("DONE")
+                    ? "opened " + head.name() + " again: " + DurationText.of(more) + " to go"
+                    : head.name() + " needs " + DurationText.of(more) + " more";
+        });
+    }
+
+    private static void onlyJobs(WorkSummary head) {
+        if (!head.kind().equals("JOB")) {
+            throw new ValidationException("work", head.name() + " is no job of the shop.");
+        }
+    }
+
+    /** Longer is another job. */
+    private static void mustBeSome(Minutes more) {
+        if (more.value() < 1 || more.value() > MOST_MORE.value()) {
+            throw new ValidationException("minutes", "Say how long: from 1 min to " + DurationText.of(MOST_MORE) + ".");
+        }
+    }
+
+    /** Work that was done before the build came under plan: no hours of the shop, no money. */
+    @LeadOrManager
+    void doneBefore(List<String> ids) {
+        journal.judge(() -> {
+            List<WorkSummary> open = ids.stream()
+                    .map(works::mustBe)
+                    .filter(w -> !w.status().equals("DONE"))
+                    .toList();
+            for (WorkSummary work : open) {
+                if (happened.hasHours(work.id()) || goesOn(work.id())) {
+                    throw new ValidationException(
+                            "workIds", "Hours of the shop are on " + work.name() + ": it is done, not done before.");
+                }
+                happened.doneBefore(work.id(), clock.instant());
+            }
+            return switch (open.size()) {
+                case 0 -> null;
+                case 1 -> open.get(0).name() + " was done before";
+                default -> open.size() + " jobs were done before";
+            };
+        });
+    }
+
+    private boolean goesOn(String id) {
+        return job(plans.shopWithinChange(), id).filter(ProgressService::goesOn).isPresent();
+    }
+
+    /** Marks a job as finished at a moment that is past, within the change that is open. */
+    void doneAt(String id, Instant at) {
+        ShopSnapshot shop = plans.shopWithinChange();
+        job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> clockOff(shop, job, at));
+        finish(id, at);
     }
 
     @AnyHand
-    void done(String id) {
+    public void done(String id) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             if (head.status().equals("DONE")) {
@@ -180,14 +268,14 @@ public class ProgressService {
             }
             ShopSnapshot shop = plans.shopWithinChange();
             job(shop, id).ifPresent(job -> clockOff(shop, job));
-            finish(id);
+            finish(id, clock.instant());
             return "finished " + head.name();
         });
     }
 
     /** Marks outside work as done, within the change that is open. */
     public void isBack(String id) {
-        finish(id);
+        finish(id, clock.instant());
     }
 
     @AnyHand
@@ -199,10 +287,20 @@ public class ProgressService {
             }
             ShopSnapshot shop = plans.shopWithinChange();
             Optional<Job> going = job(shop, id).filter(ProgressService::goesOn);
-            works.hold(id, form);
+            works.hold(id, form.reason(), form.note(), form.until(), part(head, form));
             going.ifPresent(job -> pause(shop, job));
             return "held " + head.name() + ": " + form.reason().name() + ", " + form.note();
         });
+    }
+
+    /** The line of the part that is waited for; one that nobody has listed becomes a line, with no date. */
+    private @Nullable String part(WorkSummary head, HoldRequest form) {
+        if (form.partId() != null || form.reason() != ReasonTag.PART || !head.kind().equals("JOB")) {
+            return form.partId();
+        }
+        String name = form.note().strip();
+        return parts.openNamed(head.buildId(), name).orElseGet(() -> parts.wanted(
+                head.buildId(), name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1), head.id()));
     }
 
     @AnyHand
@@ -213,23 +311,21 @@ public class ProgressService {
         });
     }
 
-    /** The open work of a build, as planned: what a captured hold applies to. */
-    public Optional<Work> nextOf(String build) {
-        var current = plans.current();
-        var report = galecrest.core.insight.CarStatus.all(current.shop(), current.plan()).stream()
+    /** The jobs of a build that go on, then what comes next: what is meant where none is named. */
+    public List<String> nearest(PlanService.Current now, String build) {
+        return CarStatus.all(now.shop(), now.plan()).stream()
                 .filter(r -> r.build().equals(new BuildId(build)))
-                .findFirst();
-        Optional<WorkId> id = report.flatMap(r -> r.doing().stream().findFirst().or(r::next));
-        return id.flatMap(w ->
-                current.shop().works().stream().filter(x -> x.id().equals(w)).findFirst());
+                .flatMap(r -> Stream.concat(r.doing().stream(), r.next().stream()))
+                .map(WorkId::value)
+                .distinct()
+                .toList();
     }
 
     /**
      * Outside work that was promised back for a day goes on its vendor's record; what was measured and the work disturbs is
      * stale.
      */
-    private void finish(String id) {
-        Instant now = clock.instant();
+    private void finish(String id, Instant now) {
         StaleGraphService.Disturbs disturbs = measured.disturbedBy(id);
         gates.disturbed(disturbs.buildId(), disturbs.disturbed(), disturbs.name());
         deliveries.outwork(id, now);

@@ -1,0 +1,10 @@
+package galecrest.server.progress;
+
+/**
+ * A part of a job becomes a job of its own.
+ *
+ * @param name what that part is
+ * @param minutes how long it takes
+ * @param secondHand whether it takes one pair of hands more than the rest, and comes first
+ */
+record SplitRequest(String name, int minutes, boolean secondHand) {}
