@@ -15,6 +15,7 @@ import { CarForm } from './CarForm'
 import { Dates } from './Dates'
 import { ParkCar } from './ParkCar'
 import { Rounds } from './Rounds'
+import { Finished } from './Finished'
 import { ImportSheet } from './ImportSheet'
 import { JobDrawer } from './JobDrawer'
 import { JobTable } from './JobTable'
@@ -134,7 +135,13 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             zone={zone}
             onZone={(z) => setZone(z === zone ? undefined : z)}
           />
-          <JobTable car={car} zone={zone} onPick={(w) => setSearch({ work: w }, { replace: true })} />
+          <JobTable
+            car={car}
+            zone={zone}
+            changes={changes}
+            onPick={(w) => setSearch({ work: w }, { replace: true })}
+          />
+          <Finished car={car} onPick={(w) => setSearch({ work: w }, { replace: true })} />
         </section>
         <div className={layout.column}>
           <Dates car={car} changes={changes} />

@@ -106,6 +106,21 @@ describe('a job at the desk', () => {
     await waitFor(() => expect(screen.queryByText(/oil lines/)).toBeNull())
   })
 
+  it('moves the best and the worst along with what is likely, and says all of it in words', async () => {
+    on(SAVE, () => undefined)
+    drawer()
+    const takes = screen.getByLabelText('Takes, likely')
+    await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Job')))
+    await userEvent.clear(takes)
+    await userEvent.type(takes, '2 h')
+    expect(document.body.textContent).toContain('2 h likely, 1½ h to 3 h; on the car; one hand: wire (able)')
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }))
+    await waitFor(() => expect(closed).toBe(1))
+    expect(askedFor(SAVE).body).toMatchObject({
+      spec: { lowMinutes: 100, likelyMinutes: 120, highMinutes: 180 },
+    })
+  })
+
   it('can be started and held by a hand, who changes nothing else of it', async () => {
     on('POST /api/works/Fit%20loom/start', () => undefined)
     drawer(BO)
@@ -113,6 +128,6 @@ describe('a job at the desk', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Start' }))
     await waitFor(() => askedFor('POST /api/works/Fit%20loom/start'))
     await userEvent.click(screen.getByRole('button', { name: 'Hold' }))
-    expect(screen.getByLabelText('What exactly')).toBeDefined()
+    expect(screen.getByRole('combobox', { name: 'What exactly' })).toBeDefined()
   })
 })

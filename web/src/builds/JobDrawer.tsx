@@ -1,32 +1,22 @@
-import {
-  ActionIcon,
-  Alert,
-  Button,
-  Checkbox,
-  Drawer,
-  Group,
-  NumberInput,
-  Select,
-  Textarea,
-  TextInput,
-} from '@mantine/core'
+import { Alert, Button, Drawer, Group } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type Car, useBoard, type Work } from '../api/board'
 import { client, dataOf, type ProblemError, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
+import { MoreTime } from '../domain/MoreTime'
 import { PaperTag } from '../domain/PaperTag'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf, when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
-import { GATES } from '../domain/gates'
-import { LEVELS, LOCKS, ZONES } from './choices'
 import { HoldForm } from './HoldForm'
 import { Disturbs } from './Disturbs'
 import { ForDate } from './ForDate'
+import { JobFields, type JobValues } from './JobFields'
+import { FinishedJob } from './FinishedJob'
 import { Links } from './Links'
+import { SplitJob } from './SplitJob'
 import { WorkButtons } from './WorkButtons'
-import { MomentField } from '../ui/MomentField'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -72,8 +62,9 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
   const [conflict, setConflict] = useState<ProblemError>()
   const [version, setVersion] = useState(work?.version ?? 0)
   const [holding, setHolding] = useState(false)
+  const [splitting, setSplitting] = useState(false)
   const changes = account.role !== 'HAND'
-  const form = useForm({
+  const form = useForm<JobValues>({
     initialValues: {
       ...specOf(work),
       stage: work?.stage ?? '',
@@ -114,15 +105,13 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
     )
     if (done) onClose()
   }
-  const skills = [...new Set(board.people.flatMap((p) => p.skills.map((s) => s.skill)))].sort()
-  const kinds = [...new Set(board.stations.map((s) => s.kind))]
   return (
     <Drawer
       opened
       onClose={onClose}
       position="right"
       size={470}
-      title={work ? work.name : `A job for the ${car.name}`}
+      title={work ? `${car.number} ${work.name}`.trim() : `A job for the ${car.number} ${car.name}`}
     >
       {work && <Standing work={work} />}
       {work && work.status !== 'DONE' && (
@@ -149,8 +138,16 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
               Hold
             </Button>
           )}
+          {changes && work.status === 'TODO' && (
+            <Button size="compact-sm" variant="default" onClick={() => setSplitting(true)}>
+              Split
+            </Button>
+          )}
         </Group>
       )}
+      {work?.status === 'STARTED' && <MoreTime work={work.id} />}
+      {work?.status === 'DONE' && <FinishedJob work={work} changes={changes} />}
+      {splitting && work && <SplitJob work={work} onClose={() => setSplitting(false)} />}
       {holding && work && <HoldForm work={work} onClose={() => setHolding(false)} />}
       {work && <Pins work={work} canPin={account.role === 'MANAGER'} />}
       {conflict && (
@@ -171,103 +168,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
       )}
       <form onSubmit={form.onSubmit((v) => void save(v))}>
         <fieldset disabled={!changes} className={css.bareLow}>
-          <TextInput label="Job" data-autofocus {...form.getInputProps('name')} />
-          <Group grow mt={8} align="start">
-            <TextInput label="Stage" list="stages" {...form.getInputProps('stage')} />
-            <Select label="Zone" allowDeselect={false} data={ZONES} {...form.getInputProps('zone')} />
-          </Group>
-          <datalist id="stages">
-            {car.stages.map((s) => (
-              <option key={s.id} value={s.name} />
-            ))}
-          </datalist>
-          <Group grow mt={8} align="start">
-            <NumberInput label="Low, min" {...form.getInputProps('lowMinutes')} />
-            <NumberInput label="Likely, min" {...form.getInputProps('likelyMinutes')} />
-            <NumberInput label="High, min" {...form.getInputProps('highMinutes')} />
-          </Group>
-          <div className={layout.belowTight}>
-            <span className="small strong">Hands</span>
-            {form.errors.crew && <div className="hot small">{form.errors.crew}</div>}
-            {form.values.crew.map((place, i) => (
-              <Group key={i} gap={6} mt={4} wrap="nowrap">
-                <TextInput
-                  aria-label={`Skill of hand ${i + 1}`}
-                  list="skills"
-                  value={place.skill}
-                  className={layout.stretch}
-                  onChange={(e) => form.setFieldValue(`crew.${i}.skill`, e.currentTarget.value)}
-                />
-                <Select
-                  aria-label={`Least level of hand ${i + 1}`}
-                  data={LEVELS}
-                  allowDeselect={false}
-                  value={place.least}
-                  className={css.lock}
-                  onChange={(v) => form.setFieldValue(`crew.${i}.least`, (v ?? 'ABLE') as 'ABLE')}
-                />
-                <ActionIcon
-                  variant="default"
-                  size="lg"
-                  aria-label="One hand fewer"
-                  onClick={() => form.removeListItem('crew', i)}
-                >
-                  −
-                </ActionIcon>
-              </Group>
-            ))}
-            <datalist id="skills">
-              {skills.map((s) => (
-                <option key={s} value={s} />
-              ))}
-            </datalist>
-            <Button
-              size="compact-xs"
-              variant="default"
-              mt={6}
-              onClick={() => form.insertListItem('crew', { skill: 'fit', least: 'LEARNER' })}
-            >
-              One more hand
-            </Button>
-          </div>
-          <Group grow mt={8} align="start">
-            <Select
-              label="Station"
-              data={[{ value: '', label: 'none' }, ...kinds]}
-              allowDeselect={false}
-              {...form.getInputProps('stationKind')}
-            />
-            <Select label="Gate" allowDeselect={false} data={GATES} {...form.getInputProps('gate')} />
-          </Group>
-          <Group mt={10} gap={14}>
-            <Checkbox label="on the car" {...form.getInputProps('onCar', { type: 'checkbox' })} />
-            <Checkbox label="whole car" {...form.getInputProps('wholeCar', { type: 'checkbox' })} />
-            <Checkbox label="in one go" {...form.getInputProps('oneGo', { type: 'checkbox' })} />
-            <Checkbox label="essential" {...form.getInputProps('essential', { type: 'checkbox' })} />
-          </Group>
-          <Group grow mt={8} align="start">
-            <NumberInput
-              label="May find more, %"
-              description="a strip does; the odds reckon with it"
-              {...form.getInputProps('findPercent')}
-            />
-            <NumberInput
-              label="Then so much more, min"
-              description="for the same hands"
-              {...form.getInputProps('findMinutes')}
-            />
-          </Group>
-          <Group grow mt={8} align="start">
-            <NumberInput label="Cures, min" {...form.getInputProps('cureMinutes')} />
-            <Select
-              label="Curing locks"
-              allowDeselect={false}
-              data={LOCKS}
-              {...form.getInputProps('cureLock')}
-            />
-          </Group>
-          <MomentField label="Not before" mt={8} {...form.getInputProps('notBefore')} />
-          <Textarea label="Note, caution" mt={8} autosize {...form.getInputProps('note')} />
+          <JobFields car={car} form={form} />
           {changes && (
             <WorkButtons
               work={work}
@@ -289,7 +190,13 @@ function Standing({ work }: { work: Work }) {
   const { board, person, station } = useBoard()
   const p = work.placed
   if (work.status === 'DONE')
-    return <p className="quiet">Done {when(work.doneAt ?? board.now, board.now, board.zone)}.</p>
+    return (
+      <p className="quiet">
+        {work.doneBefore
+          ? 'Done before the build came under plan.'
+          : `Done ${when(work.doneAt ?? board.now, board.now, board.zone)}.`}
+      </p>
+    )
   if (work.cannot) return <p className="hot">Cannot be planned: {work.cannot}</p>
   if (!p) return null
   return (

@@ -1,4 +1,8 @@
+import { Button, Group } from '@mantine/core'
+import { useState } from 'react'
 import { type Car, useBoard, type Work } from '../api/board'
+import { client, dataOf } from '../api/client'
+import { useSend } from '../api/send'
 import { Nothing } from '../ui/Nothing'
 import { PaperTag } from '../domain/PaperTag'
 import { duration } from '../format/margin'
@@ -10,12 +14,16 @@ import css from './builds.module.css'
 interface Props {
   car: Car
   zone?: string
+  changes: boolean
   onPick: (work: string) => void
 }
 
-/** The jobs of a car by stage, in the order of the plan, done ones folded into a count. */
-export function JobTable({ car, zone, onPick }: Props) {
+/** The jobs of a car by stage, in the order of the plan, done ones folded into a count; several can be ticked at once. */
+export function JobTable({ car, zone, changes, onPick }: Props) {
   const { board } = useBoard()
+  const [ticked, setTicked] = useState<string[]>()
+  const tick = (id: string, on: boolean) =>
+    setTicked((all = []) => (on ? [...all, id] : all.filter((w) => w !== id)))
   const mine = board.works.filter(
     (w) => w.buildId === car.id && w.kind !== 'OUTWORK' && (!zone || w.job?.zone === zone),
   )
@@ -33,40 +41,49 @@ export function JobTable({ car, zone, onPick }: Props) {
       />
     )
   return (
-    <table className="plain">
-      <thead>
-        <tr>
-          <th>Job</th>
-          <th>Zone</th>
-          <th>Hands</th>
-          <th className="right">Likely</th>
-          <th>When</th>
-          <th>State</th>
-        </tr>
-      </thead>
-      {stages.map((stage) => {
-        const works = mine.filter((w) => w.stage === stage.name && w.roundId === stage.round)
-        if (works.length === 0) return null
-        const open = works.filter((w) => w.status !== 'DONE').sort(byStart)
-        const done = works.length - open.length
-        return (
-          <tbody key={stage.id}>
-            <tr>
-              <td colSpan={6} className={css.stageRow}>
-                {stage.round && <span>{roundName.get(stage.round)} · </span>}
-                <b>{stage.name ?? 'Without a stage'}</b>{' '}
-                <span className="soft small">
-                  {done} of {works.length} done
-                </span>
-              </td>
-            </tr>
-            {open.map((w) => (
-              <Row key={w.id} work={w} onPick={onPick} />
-            ))}
-          </tbody>
-        )
-      })}
-    </table>
+    <>
+      {changes && <Ticks ticked={ticked} onTicked={setTicked} />}
+      <table className="plain">
+        <thead>
+          <tr>
+            <th>Job</th>
+            <th>Zone</th>
+            <th>Hands</th>
+            <th className="right">Likely</th>
+            <th>When</th>
+            <th>State</th>
+          </tr>
+        </thead>
+        {stages.map((stage) => {
+          const works = mine.filter((w) => w.stage === stage.name && w.roundId === stage.round)
+          if (works.length === 0) return null
+          const open = works.filter((w) => w.status !== 'DONE').sort(byStart)
+          const done = works.length - open.length
+          return (
+            <tbody key={stage.id}>
+              <tr>
+                <td colSpan={6} className={css.stageRow}>
+                  {stage.round && <span>{roundName.get(stage.round)} · </span>}
+                  <b>{stage.name ?? 'Without a stage'}</b>{' '}
+                  <span className="soft small">
+                    {done} of {works.length} done
+                  </span>
+                </td>
+              </tr>
+              {open.map((w) => (
+                <Row
+                  key={w.id}
+                  work={w}
+                  ticked={ticked?.includes(w.id)}
+                  onTick={ticked && ((on) => tick(w.id, on))}
+                  onPick={onPick}
+                />
+              ))}
+            </tbody>
+          )
+        })}
+      </table>
+    </>
   )
 }
 
@@ -74,14 +91,71 @@ function byStart(a: Work, b: Work): number {
   return (a.placed?.start ?? '9').localeCompare(b.placed?.start ?? '9')
 }
 
-function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
+/** Ticks several jobs, for what can be said of all of them. */
+function Ticks({
+  ticked,
+  onTicked,
+}: {
+  ticked: string[] | undefined
+  onTicked: (ticked: string[] | undefined) => void
+}) {
+  const { send, busy } = useSend()
+  if (!ticked)
+    return (
+      <button className="link small" onClick={() => onTicked([])}>
+        tick several
+      </button>
+    )
+  const doneBefore = async () => {
+    const done = await send(async () => {
+      await dataOf(client.POST('/api/works/done-before', { body: { workIds: ticked } }))
+      return true
+    })
+    if (done) onTicked(undefined)
+  }
+  return (
+    <Group gap={8} mb={4}>
+      <Button
+        size="compact-sm"
+        loading={busy}
+        disabled={ticked.length === 0}
+        title="Before the build came under plan: no hours, no money"
+        onClick={() => void doneBefore()}
+      >
+        {ticked.length} {ticked.length === 1 ? 'was' : 'were'} done before
+      </Button>
+      <Button size="compact-sm" variant="default" onClick={() => onTicked(undefined)}>
+        Never mind
+      </Button>
+    </Group>
+  )
+}
+
+interface RowProps {
+  work: Work
+  ticked?: boolean
+  onTick?: (on: boolean) => void
+  onPick: (work: string) => void
+}
+
+function Row({ work, ticked, onTick, onPick }: RowProps) {
   const { board, person, commitment } = useBoard()
   const p = work.placed
   const date = commitment.get(work.dateId ?? '')
   const pinned = board.pins.some((pin) => pin.workId === work.id)
   return (
-    <tr className="pick" onClick={() => onPick(work.id)}>
+    <tr className="pick" onClick={() => (onTick ? onTick(!ticked) : onPick(work.id))}>
       <td>
+        {onTick && (
+          <input
+            type="checkbox"
+            aria-label={work.name}
+            className={css.tick}
+            checked={ticked}
+            onClick={(e) => e.stopPropagation()}
+            onChange={(e) => onTick(e.currentTarget.checked)}
+          />
+        )}
         <button className="link" onClick={() => onPick(work.id)}>
           {work.name}
         </button>
@@ -113,7 +187,7 @@ function Row({ work, onPick }: { work: Work; onPick: (work: string) => void }) {
 function State({ work }: { work: Work }) {
   const { board } = useBoard()
   if (work.cannot) return <span className="hot small">cannot be planned: {work.cannot}</span>
-  if (work.hold) return <PaperTag tag={work.hold.reason} said={work.hold.note} />
+  if (work.hold) return <PaperTag tag={work.hold.reason} said={work.hold.note} hot={!work.hold.until} />
   if (work.status === 'STARTED' && work.job?.startedBy.length === 0)
     return <span className="strong small">paused, {duration(work.job.remainingMinutes)} to go</span>
   if (work.status === 'STARTED')

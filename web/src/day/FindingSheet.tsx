@@ -1,9 +1,11 @@
 import { Button, Modal, Textarea } from '@mantine/core'
-import { notifications } from '@mantine/notifications'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import { useUnderstood } from '../api/understood'
+import { SaidBack } from '../domain/SaidBack'
+import { AddPhoto } from './AddPhoto'
 import css from './day.module.css'
 
 /** What a hand found: on which car, in its words. */
@@ -11,8 +13,10 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
   const { board } = useBoard()
   const [build, setBuild] = useState(suggested)
   const [text, setText] = useState('')
+  const [chosen, setChosen] = useState<string[]>([])
   const [error, setError] = useState<string>()
   const { send, busy } = useSend()
+  const understood = useUnderstood(build, text, chosen)
   const note = async () => {
     if (!build) {
       setError('On which car?')
@@ -23,7 +27,7 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
         dataOf(
           client.POST('/api/builds/{id}/capture', {
             params: { path: { id: build } },
-            body: { text: `finding: ${text}` },
+            body: { text, chosen },
           }),
         ),
       (problem) => {
@@ -31,10 +35,7 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
         return true
       },
     )
-    if (as) {
-      notifications.show({ title: 'Taken down', message: as.said, color: 'quiet' })
-      onClose()
-    }
+    if (as) onClose()
   }
   return (
     <Modal opened onClose={onClose} title="What did you find?" fullScreen>
@@ -54,20 +55,25 @@ export function FindingSheet({ suggested, onClose }: { suggested?: string; onClo
       <Textarea
         mt="md"
         size="lg"
-        label="Finding"
-        placeholder="weeping union rear left, underside, 30m"
+        label="In your words"
+        placeholder="weeping union, rear, 30 min"
         autosize
-        minRows={3}
+        minRows={2}
         value={text}
         error={error}
         onChange={(e) => {
           setText(e.currentTarget.value)
+          setChosen([])
           setError(undefined)
         }}
       />
+      {understood && !error && (
+        <SaidBack understood={understood} onChoose={(id) => setChosen([...chosen, id])} />
+      )}
       <Button size="xl" fullWidth mt="md" loading={busy} onClick={() => void note()}>
         Write it down
       </Button>
+      {build && <AddPhoto car={build} />}
     </Modal>
   )
 }

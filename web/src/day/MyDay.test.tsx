@@ -93,16 +93,36 @@ describe('a hand’s day', () => {
     expect(screen.getByDisplayValue('left gasket')).toBeDefined()
   })
 
-  it('asks on which car a finding is, and takes it down with the car that the hand is on', async () => {
-    on('POST /api/builds/b61/capture', () => ({ said: 'Finding: weeping union' }))
+  it('takes a finding down with the car that the hand is on, and says before what it will be', async () => {
+    on('POST /api/builds/b61/capture/understand', () => ({
+      said: 'Found: Weeping union.',
+      clear: true,
+      choices: [],
+    }))
+    on('POST /api/builds/b61/capture', () => ({ said: 'Found: Weeping union.' }))
     shown()
     const user = userEvent.setup()
     await card('Bleed brakes')
     await user.click(screen.getByRole('button', { name: 'I found something' }))
-    await user.type(await screen.findByLabelText('Finding'), 'weeping union')
+    await user.type(await screen.findByLabelText('In your words'), 'weeping union')
+    expect(await screen.findByText('Found: Weeping union.')).toBeDefined()
     await user.click(screen.getByRole('button', { name: 'Write it down' }))
-    expect(await screen.findByText('Finding: weeping union')).toBeDefined()
-    expect(askedFor('POST /api/builds/b61/capture').body).toEqual({ text: 'finding: weeping union' })
+    await waitFor(() => expect(screen.queryByLabelText('In your words')).toBeNull())
+    expect(askedFor('POST /api/builds/b61/capture').body).toEqual({ text: 'weeping union', chosen: [] })
+  })
+
+  it('asks which part, and says in one tap that a job needs longer', async () => {
+    on('POST /api/works/Bleed%20brakes/more', () => undefined)
+    shown()
+    const user = userEvent.setup()
+    await user.click(within(await card('Fit loom')).getByRole('button', { name: 'Held' }))
+    await user.click(await screen.findByRole('button', { name: /PART/ }))
+    expect(await screen.findByText('Which part? A word will do.')).toBeDefined()
+    await user.keyboard('{Escape}')
+    await user.click(within(await card('Bleed brakes')).getByRole('button', { name: 'Needs 2 h more' }))
+    await waitFor(() =>
+      expect(asked('POST /api/works/Bleed%20brakes/more').map((a) => a.body)).toEqual([{ minutes: 120 }]),
+    )
   })
 
   it('says on a Friday evening how far it looks', async () => {

@@ -10,6 +10,7 @@ import { Section } from './Section'
 import { News } from './News'
 import { SignOut } from './SignOut'
 import { WorkCard } from './WorkCard'
+import { Yesterday } from './Yesterday'
 import { LaterLine } from './LaterLine'
 import { HoldSheet } from './HoldSheet'
 import { FindingSheet } from './FindingSheet'
@@ -39,13 +40,13 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         </span>
         <SignOut role={account.role} />
       </div>
-      {day_ && <News day={day_} />}
       <Section title="Now">
         {works(day_?.now).map((w) => (
           <WorkCard key={w.id} work={w} now onHold={() => setHolding(w)} />
         ))}
         {day_?.now.length === 0 && <p className="soft">Nothing started. Start what is next.</p>}
       </Section>
+      {day_ && <News day={day_} />}
       <Section title="Next">
         {works(day_?.next).map((w) => (
           <WorkCard key={w.id} work={w} onHold={() => setHolding(w)} />
@@ -60,6 +61,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         ))}
       </Section>
       <Goods />
+      <Yesterday person={account.personId} />
       <div className={css.dock}>
         <Button fullWidth size="lg" variant="default" onClick={() => setFinding(true)}>
           I found something

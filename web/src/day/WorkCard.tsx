@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
+import { MoreTime } from '../domain/MoreTime'
 import { PaperTag } from '../domain/PaperTag'
 import { Restricted } from '../domain/Restricted'
 import { duration } from '../format/margin'
@@ -18,6 +19,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
   const at = work.placed
   const me = work.job?.startedBy ?? []
   const others = (at?.crew ?? []).filter((p) => !me.includes(p) || (at?.crew.length ?? 0) > 1)
+  const over = work.job?.overMinutes ?? 0
   const waits = work.hold === undefined && at?.tag !== undefined && at.start > board.now
   return (
     <article
@@ -37,7 +39,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
           <Restricted car={of} />
           <div>
             {now
-              ? `${duration(work.job?.remainingMinutes ?? 0)} to go`
+              ? `${duration(work.job?.remainingMinutes ?? 0)} to go${over > 0 ? `, ${duration(over)} past its time` : ''}`
               : `${at ? when(at.start, board.now, board.zone) : ''} · ${duration(work.job?.remainingMinutes ?? 0)}`}
             {others.length > 1 && ` · ${others.map((p) => person.get(p)?.name).join(' and ')}`}
           </div>
@@ -51,7 +53,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
       ))}
       {work.hold && (
         <div className={layout.belowThin}>
-          <PaperTag tag={work.hold.reason} said={work.hold.note} />
+          <PaperTag tag={work.hold.reason} said={work.hold.note} hot={!work.hold.until} />
         </div>
       )}
       {waits && at?.tag && (
@@ -65,6 +67,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
           <Link to={`/rollout/${work.buildId}`}>Roll-out</Link>
         </div>
       )}
+      {now && work.kind === 'JOB' && <MoreTime work={work.id} big />}
       {work.kind === 'JOB' && (
         <div className={css.buttons} style={{ gridTemplateColumns: now ? '1fr 1fr 1fr' : '1fr 1fr' }}>
           {now && (

@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
 import { useDesk } from '../api/desk'
+import { CatchUp } from '../catchup/CatchUp'
 import { Nothing } from '../ui/Nothing'
 import { Basket } from './Basket'
 import { ChaseList } from './ChaseList'
@@ -15,7 +16,7 @@ import { Arrivals, FittedForNow, Kits, SupplyRun } from './SidePanels'
 import layout from '../ui/layout.module.css'
 import css from './desk.module.css'
 
-type View = 'chase' | 'shelf' | 'outbox'
+type View = 'chase' | 'shelf' | 'outbox' | 'yesterday'
 
 /** The half of the day that is outside the building: ordering, chasing, sending out, looking over. */
 export function DeskRoom({ account }: { account: Schemas['Account'] }) {
@@ -68,11 +69,13 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
               { value: 'chase', label: 'Chase' },
               { value: 'shelf', label: 'Shelf' },
               { value: 'outbox', label: 'Outbox' },
+              { value: 'yesterday', label: 'Yesterday' },
             ]}
           />
         </span>
       </div>
       {view === 'outbox' && <Outbox />}
+      {view === 'yesterday' && <CatchUp />}
       {view === 'shelf' && desk.data && <Shelf shelf={desk.data.shelf} />}
       {view === 'chase' && desk.data && (
         <div className={css.columns}>

@@ -7,6 +7,8 @@ interface Props {
   chance: number
   /** Narrow leaves the notches to the figure. */
   size?: 'narrow' | 'small' | 'large'
+  /** Beside a margin that says the same. */
+  quiet?: boolean
 }
 
 /** "62 %"; what is nearly sure or nearly lost is not rounded to certainty. */
@@ -17,9 +19,9 @@ export function percent(chance: number): string {
 }
 
 /** The odds of a date, the same everywhere: ten notches, the cut ones are trials that keep it; the figure beside it. */
-export function OddsMark({ chance, size = 'small' }: Props) {
+export function OddsMark({ chance, size = 'small', quiet = false }: Props) {
   const cut = Math.round(chance * NOTCHES)
-  const poor = chance < 0.5
+  const poor = chance < 0.5 && !quiet
   return (
     <span className={layout.mark} title={`kept in ${percent(chance)} of a thousand trials`}>
       {size !== 'narrow' && (

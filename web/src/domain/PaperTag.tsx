@@ -5,15 +5,15 @@ import css from './domain.module.css'
 interface Props {
   tag: Tag
   said?: string
+  /** Whether a person must do something about it now; what waits its turn, or for its day, is quiet. */
+  hot?: boolean
 }
 
 const SHAPE = 'polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 50%)'
 
 /** A paper tag with its hole: why something cannot go on, as a word. */
-export function PaperTag({ tag, said }: Props) {
-  const needsSomebody =
-    tag === 'PART' || tag === 'DECIDE' || tag === 'SAFETY' || tag === 'OUT' || tag === 'HANDS'
-  const colour = needsSomebody ? 'var(--hot)' : 'var(--ink)'
+export function PaperTag({ tag, said, hot }: Props) {
+  const colour = hot ? 'var(--hot)' : 'var(--ink)'
   return (
     <span className={css.frame} style={{ background: colour, clipPath: SHAPE }}>
       <span className={css.tag} style={{ color: colour, clipPath: SHAPE }}>

@@ -54,7 +54,7 @@ describe('odds', () => {
 
 describe('a paper tag', () => {
   it('is hot where it needs somebody, and says its word besides its colour', () => {
-    const hot = render(<PaperTag tag="DECIDE" said="which colour" />).container
+    const hot = render(<PaperTag tag="DECIDE" said="which colour" hot />).container
     expect(hot.querySelector('b')?.textContent).toBe('DECIDE')
     expect(hot.innerHTML).toContain('var(--hot)')
     expect(screen.getByTitle('which colour')).toBeDefined()

@@ -59,7 +59,7 @@ describe('when', () => {
     ['2026-11-25T22:30:00Z', 'today'],
     ['2026-11-25T23:30:00Z', 'tomorrow'],
     ['2026-12-02T00:30:00Z', 'in 7 days'],
-    ['2026-11-24T00:30:00Z', '1 day ago'],
+    ['2026-11-24T00:30:00Z', 'yesterday'],
     ['2026-11-20T00:30:00Z', '5 days ago'],
   ])('%s is %s', (at, said) => expect(away(at, now, BERLIN)).toBe(said))
 })

@@ -47,12 +47,13 @@ export function when(at: string, now: string, zone: string): string {
   return `${date} ${clock(at, zone)}`
 }
 
-/** "in 3 days", "tomorrow", "today", "2 days ago" */
+/** "in 3 days", "tomorrow", "today", "yesterday", "2 days ago" */
 export function away(at: string, now: string, zone: string): string {
   const days = Math.round((Date.parse(dayKey(at, zone)) - Date.parse(dayKey(now, zone))) / 86_400_000)
   if (days === 0) return 'today'
   if (days === 1) return 'tomorrow'
-  return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} ago`
+  if (days === -1) return 'yesterday'
+  return days > 0 ? `in ${days} days` : `${-days} days ago`
 }
 
 /** The instant of a local date and time ("2026-11-25T14:00") in the zone, as ISO; undefined where it is none. */

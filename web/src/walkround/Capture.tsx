@@ -1,19 +1,28 @@
 import { TextInput } from '@mantine/core'
-import { notifications } from '@mantine/notifications'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
+import { useUnderstood } from '../api/understood'
+import { SaidBack } from '../domain/SaidBack'
 import layout from '../ui/layout.module.css'
 
-/** The line that takes down a job, a hold, a finding, or what was fitted for now. */
+/** The line that takes down a job, a hold, what is done, a finding, or what was fitted for now, in plain words. */
 export function Capture({ car }: { car: string }) {
   const [text, setText] = useState('')
+  const [chosen, setChosen] = useState<string[]>([])
   const [error, setError] = useState<string>()
+  const input = useRef<HTMLInputElement>(null)
   const { send, busy } = useSend()
-  const capture = async () => {
+  const understood = useUnderstood(car, text, chosen)
+  const capture = async (picked: string[]) => {
     const as = await send(
       () =>
-        dataOf(client.POST('/api/builds/{id}/capture', { params: { path: { id: car } }, body: { text } })),
+        dataOf(
+          client.POST('/api/builds/{id}/capture', {
+            params: { path: { id: car } },
+            body: { text, chosen: picked },
+          }),
+        ),
       (problem) => {
         setError(problem.message)
         return true
@@ -21,34 +30,49 @@ export function Capture({ car }: { car: string }) {
     )
     if (as) {
       setText('')
-      notifications.show({ title: 'Taken down', message: as.said, color: 'quiet' })
+      setChosen([])
     }
+    input.current?.focus()
   }
   return (
     <form
       className={layout.below}
       onSubmit={(e) => {
         e.preventDefault()
-        void capture()
+        void capture(chosen)
       }}
     >
       <TextInput
         id="capture"
-        aria-label="Write down a job, a hold or a finding"
-        placeholder="hang bias cable, cockpit, 40m"
-        description="or: held part: manifold · finding: weeping union, rear · for now: road springs"
-        inputWrapperOrder={['label', 'input', 'error', 'description']}
+        ref={input}
+        aria-label="Write down a job, a hold, what is done or what was found"
+        placeholder="hang bias cable, cockpit, 40 min"
+        autoComplete="off"
         value={text}
         error={error}
-        disabled={busy}
+        readOnly={busy}
         onChange={(e) => {
           setText(e.currentTarget.value)
+          setChosen([])
           setError(undefined)
         }}
         onKeyDown={(e) => {
           if (e.key === 'Escape') e.currentTarget.blur()
         }}
       />
+      {understood && !error ? (
+        <SaidBack
+          understood={understood}
+          onChoose={(id) => {
+            setChosen([...chosen, id])
+            input.current?.focus()
+          }}
+        />
+      ) : (
+        <p className={`soft small ${layout.flat}`}>
+          or: held for the manifold · found a weeping union, rear · bias cable, done · for now road springs
+        </p>
+      )}
     </form>
   )
 }

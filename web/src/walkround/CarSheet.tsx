@@ -70,6 +70,7 @@ export function CarSheet({ car, account }: Props) {
         ) : (
           <span className="soft">No date promised.</span>
         )}
+        {date && odds && <Disagree margin={date.marginMinutes} odds={odds} />}
       </div>
       <Line label="doing">
         {doing.length === 0
@@ -91,7 +92,8 @@ export function CarSheet({ car, account }: Props) {
       <Line label="held by">
         {car.held ? (
           <div>
-            <PaperTag tag={car.held.tag} /> <span className="hot">{car.held.said}</span>
+            <PaperTag tag={car.held.tag} hot={car.held.needsSomebody} />{' '}
+            <span className={car.held.needsSomebody ? 'hot' : ''}>{car.held.said}</span>
           </div>
         ) : (
           'nothing'
@@ -145,6 +147,20 @@ export function CarSheet({ car, account }: Props) {
         </span>
       </div>
     </aside>
+  )
+}
+
+/** Why the odds are poor although there is time to spare, or good although there is none. */
+function Disagree({ margin, odds }: { margin: number | undefined; odds: Schemas['Odds'] }) {
+  const spare = margin !== undefined && margin >= 0
+  const driver = odds.drivers[0]?.said
+  if (spare === odds.chance >= 0.5) return null
+  return (
+    <div className="small">
+      {spare
+        ? `In time if all takes what is likely; mostly something takes longer${driver ? `: ${driver}` : ''}.`
+        : 'Late if all takes what is likely; mostly something goes quicker.'}
+    </div>
   )
 }
 

@@ -24,6 +24,7 @@ export function Stand({ at, car, on, large, onPick }: Props) {
   const { work, commitment } = useBoard()
   const date = commitment.get(car.nextDate ?? '')
   const chance = useOdds().of.get(date?.id ?? '')?.chance
+  const late = date !== undefined && (date.marginMinutes ?? -1) < 0
   const doing = car.doing.flatMap((id) => work.get(id) ?? [])
   const busy = new Set(
     doing.flatMap((w) => (w.job?.wholeCar ? ALL_ZONES : w.job?.onCar ? [w.job.zone as string] : [])),
@@ -55,13 +56,15 @@ export function Stand({ at, car, on, large, onPick }: Props) {
       {date ? (
         <span className={css.numbers}>
           <MarginMark minutes={date.marginMinutes} size="narrow" />
-          {chance !== undefined && <OddsMark chance={chance} size="narrow" />}
+          {chance !== undefined && <OddsMark chance={chance} size="narrow" quiet={late} />}
         </span>
       ) : (
         <span className="soft small">no date</span>
       )}
       <Doing car={car} />
-      {car.held && <PaperTag tag={car.held.tag} said={work.get(car.held.workId)?.name} />}
+      {car.held && (
+        <PaperTag tag={car.held.tag} said={work.get(car.held.workId)?.name} hot={car.held.needsSomebody} />
+      )}
     </button>
   )
 }

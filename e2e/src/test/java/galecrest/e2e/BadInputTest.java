@@ -25,10 +25,11 @@ class BadInputTest extends BrowserTest {
     void anEstimateOutOfOrder() {
         Page mara = manager();
         openJob(mara, "8 Vesk coupe", "Engine loom in");
-        mara.getByLabel("Low, min").fill("900");
+        button(mara, "change").click();
+        mara.getByLabel("At best").fill("15 h");
         button(mara, "Save").click();
         assertThat(mara.getByText("Low ≤ likely ≤ high.").first()).isVisible();
-        assertThat(mara.getByLabel("Low, min")).hasValue("900");
+        assertThat(mara.getByLabel("At best")).hasValue("15 h");
     }
 
     @Test
@@ -64,14 +65,15 @@ class BadInputTest extends BrowserTest {
         sef.waitForURL("**/walk**");
         openJob(mara, "8 Vesk coupe", "Clamps checked");
         openJob(sef, "8 Vesk coupe", "Clamps checked");
-        mara.getByLabel("High, min").fill("95");
+        button(mara, "change").click();
+        mara.getByLabel("At worst").fill("1 h 35");
         sef.getByLabel("Note, caution").fill("also the fuel clamps");
         button(sef, "Save").click();
         assertThat(mara.getByText("Sef changed the job Clamps checked")).isVisible();
         button(mara, "Save").click();
         assertThat(mara.getByText("Somebody else changed \"Clamps checked\"")).isVisible();
         assertThat(mara.getByText("theirs: also the fuel clamps")).isVisible();
-        assertThat(mara.getByLabel("High, min")).hasValue("95");
+        assertThat(mara.getByLabel("At worst")).hasValue("1 h 35");
         button(mara, "Save mine over theirs").click();
         assertThat(mara.getByText("Mara changed the job Clamps checked").first())
                 .isVisible();

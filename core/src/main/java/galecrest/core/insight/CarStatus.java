@@ -8,6 +8,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.StationId;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
+import galecrest.core.work.Hold;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
 import galecrest.core.work.Outwork;
@@ -47,7 +48,7 @@ public record CarStatus(
         Optional<CommitmentId> atDate,
         Optional<StationId> station) {
     /** What holds which work, since which reason. */
-    public record HeldBy(WorkId work, ReasonTag tag, Because because) {}
+    public record HeldBy(WorkId work, ReasonTag tag, Because because, boolean needsSomebody) {}
 
     /** Reports of all builds, in the order of the snapshot. */
     public static List<CarStatus> all(ShopSnapshot shop, Plan plan) {
@@ -147,8 +148,31 @@ public record CarStatus(
                     Because because = placed.get(w.id()).because();
                     ReasonTag tag =
                             w instanceof Outwork ? ReasonTag.OUT : because.tag().orElseThrow();
-                    return new HeldBy(w.id(), tag, because);
+                    return new HeldBy(w.id(), tag, because, needsSomebody(shop, w, because));
                 });
+    }
+
+    /**
+     * Whether somebody must do something for it to go on: decide, help, chase what has no date or is overdue. What merely
+     * waits its turn, or comes when it was promised, needs nobody.
+     */
+    private static boolean needsSomebody(ShopSnapshot shop, Work work, Because because) {
+        if (work instanceof Outwork outwork && outwork.away().isPresent()) {
+            return !shop.now().isBefore(outwork.away().get().back().high());
+        }
+        if (because instanceof Because.Held) {
+            return work.hold().flatMap(Hold::until).filter(shop.now()::isBefore).isEmpty();
+        }
+        if (because instanceof Because.Part part) {
+            return part.assumed()
+                    || shop.parts().stream()
+                            .filter(p ->
+                                    p.id().equals(part.part()) && !p.state().toInspect())
+                            .anyMatch(p -> p.arrival()
+                                    .filter(a -> a.likely().isBefore(shop.now()))
+                                    .isPresent());
+        }
+        return false;
     }
 
     /** Work that could not go on anyway, since what it follows is not done. */

@@ -14,7 +14,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class JobTest {
     private static final Job JOB = (Job) new Shops()
             .person("ann", "fit")
-            .build("car")
             .job("a", "car", 600, "fit")
             .snapshot()
             .works()

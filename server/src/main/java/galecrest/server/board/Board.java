@@ -102,12 +102,17 @@ public record Board(
             int done,
             int total) {}
 
-    /** What holds a car: the word on the tag, and the reason in a sentence. */
+    /**
+     * What holds a car: the word on the tag, and the reason in a sentence.
+     *
+     * @param needsSomebody whether a person must do something about it; else it waits its turn, or for its day
+     */
     public record Held(
             String workId,
             ReasonTag tag,
             String said,
-            @Nullable Instant until) {}
+            @Nullable Instant until,
+            boolean needsSomebody) {}
 
     public record StageView(
             String id, String name, @Nullable String roundId) {}

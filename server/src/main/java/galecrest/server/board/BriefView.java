@@ -43,8 +43,7 @@ final class BriefView {
                 .toList();
         Optional<Board.CommitmentView> worry = commitments.stream()
                 .filter(c -> c.due().isAfter(shop.now()))
-                .min(Comparator.comparingLong(
-                        (Board.CommitmentView c) -> c.marginMinutes() == null ? Long.MIN_VALUE : c.marginMinutes()));
+                .min(Comparator.comparingDouble(BriefView::worry));
         return new Board.Brief(
                 record.doneSince(yesterday),
                 record.changesSince(yesterday),
@@ -53,6 +52,12 @@ final class BriefView {
                 record.calls(tonight),
                 worry.map(Board.CommitmentView::buildId).orElse(null),
                 worry.map(c -> c.name()).orElse(null));
+    }
+
+    /** The less the more to worry about: hours late count the more, hours to spare the less, the more a date matters. */
+    private static double worry(Board.CommitmentView date) {
+        Long margin = date.marginMinutes();
+        return margin == null ? Double.NEGATIVE_INFINITY : margin < 0 ? margin * date.weight() : margin / date.weight();
     }
 
     private String awayWhen(Person person, LocalDate today) {

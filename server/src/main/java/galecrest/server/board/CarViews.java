@@ -140,6 +140,6 @@ final class CarViews {
     private Board.Held held(CarStatus.HeldBy held) {
         String said = words.held(held.work(), held.because());
         return new Board.Held(
-                held.work().value(), held.tag(), said, placed.get(held.work()).start());
+                held.work().value(), held.tag(), said, placed.get(held.work()).start(), held.needsSomebody());
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What was done on a day that is past, or earlier today; all of it is taken or none. */
-record CatchUpRequest(LocalDate day, List<Line> lines) {
+record CatchUpRequest(LocalDate day, List<DoneLine> lines) {
     /**
      * One job, as those people did it together.
      *
@@ -15,7 +15,7 @@ record CatchUpRequest(LocalDate day, List<Line> lines) {
      * @param done whether that finished it
      * @param leftMinutes how much is left where it did not; null for what the estimate leaves
      */
-    record Line(
+    record DoneLine(
             String workId,
             List<String> people,
             int minutes,

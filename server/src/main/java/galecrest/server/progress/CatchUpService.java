@@ -28,6 +28,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -169,18 +170,27 @@ public class CatchUpService {
         return who.account().role() != Role.HAND || person.equals(who.account().personId());
     }
 
+    /** What the lines of one request come to for one job. */
+    private static final class Told {
+        private int minutes;
+        private boolean done;
+        private @Nullable Integer left;
+        private Instant last = Instant.EPOCH;
+    }
+
     /** Writes down what was done; the same line sent twice counts once. */
     @AnyHand
     public void write(CatchUpRequest form) {
         journal.judge(() -> {
             ShopSnapshot shop = plans.shopWithinChange();
             dayMustBePast(form.day(), shop);
-            int written = 0;
+            Map<String, Told> told = new LinkedHashMap<>();
             for (int i = 0; i < form.lines().size(); i++) {
-                written += write(shop, form.day(), form.lines().get(i), "lines." + i) ? 1 : 0;
+                write(shop, form.day(), form.lines().get(i), "lines." + i, told);
             }
             tooMuch(shop, form.day());
-            return written == 0 ? null : said(form, written);
+            told.forEach((work, what) -> settle(shop, work, what));
+            return told.isEmpty() ? null : said(form, told.size());
         });
     }
 
@@ -188,15 +198,15 @@ public class CatchUpService {
     public void doneToday(String work, List<String> people, Minutes took) {
         LocalDate today = today(plans.shopWithinChange());
         write(new CatchUpRequest(
-                today, List.of(new CatchUpRequest.Line(work, people, (int) took.value(), null, true, null))));
+                today, List.of(new CatchUpRequest.DoneLine(work, people, (int) took.value(), null, true, null))));
     }
 
-    private String said(CatchUpRequest form, int written) {
-        CatchUpRequest.Line first = form.lines().get(0);
-        return written == 1 && form.lines().size() == 1
+    private String said(CatchUpRequest form, int jobs) {
+        CatchUpRequest.DoneLine first = form.lines().get(0);
+        return jobs == 1
                 ? works.mustBe(first.workId()).name() + ", " + DurationText.of(Minutes.of(first.minutes())) + " on "
                         + form.day() + (first.done() ? ", done" : "")
-                : "caught up " + written + " lines of " + form.day();
+                : "caught up " + jobs + " jobs of " + form.day();
     }
 
     private void dayMustBePast(LocalDate day, ShopSnapshot shop) {
@@ -209,14 +219,13 @@ public class CatchUpService {
         }
     }
 
-    /** False where it is written down already. */
-    private boolean write(ShopSnapshot shop, LocalDate day, CatchUpRequest.Line line, String field) {
+    /** What is written down already is passed over. */
+    private void write(
+            ShopSnapshot shop, LocalDate day, CatchUpRequest.DoneLine line, String field, Map<String, Told> told) {
         WorkSummary head = works.mustBe(line.workId());
-        ValidationException.throwIfAny(problems(shop, line, head, field));
+        ValidationException.throwIfAny(problems(line, head, field));
         Span whole = whole(day, shop.zone());
         List<HappenedRepository.WorkedRow> there = happened.worked(whole.from(), whole.to());
-        boolean isNew = false;
-        Instant last = whole.from();
         for (String id : line.people()) {
             Person person = shop.people().stream()
                     .filter(p -> p.id().value().equals(id))
@@ -224,29 +233,46 @@ public class CatchUpService {
                     .orElseThrow(() -> new NotFoundException("person"));
             Instant at = at(person, day, line, shop.zone());
             clockMustNotRun(shop, head, person, at, field);
-            last = at.isAfter(last) ? at : last;
             boolean again = there.stream()
                     .anyMatch(w -> w.caughtUp()
                             && w.workId().equals(head.id())
                             && w.personId().equals(id)
                             && w.minutes() == line.minutes());
+            boolean open = !head.status().equals("DONE");
             if (!again) {
                 happened.caughtUp(head.id(), id, line.minutes(), at);
-                isNew = true;
+            }
+            if (!again || line.done() && open) {
+                Told what = told.computeIfAbsent(head.id(), w -> new Told());
+                what.minutes += again ? 0 : line.minutes();
+                what.done |= line.done();
+                what.left = line.leftMinutes() == null ? what.left : line.leftMinutes();
+                what.last = at.isAfter(what.last) ? at : what.last;
             }
         }
-        boolean open = !head.status().equals("DONE");
-        if (line.done() && open) {
-            progress.doneAt(head.id(), last);
-            return true;
-        }
-        if (isNew && open) {
-            left(shop, head.id(), line, last);
-        }
-        return isNew;
     }
 
-    private List<Problem> problems(ShopSnapshot shop, CatchUpRequest.Line line, WorkSummary head, String field) {
+    /** The job is done, or so much shorter as the hands that it takes have worked on it. */
+    private void settle(ShopSnapshot shop, String id, Told what) {
+        Job job = job(shop, id).filter(j -> j.status() != Status.DONE).orElse(null);
+        if (job == null) {
+            return;
+        }
+        if (what.done) {
+            progress.doneAt(id, what.last);
+            return;
+        }
+        long by = job.toDo().value() - what.minutes / Math.max(1, job.crew().size());
+        Minutes left = what.left != null ? Minutes.of(what.left) : Minutes.of(Math.max(LEAST_LEFT.value(), by));
+        boolean goesOn = job.started().filter(s -> !s.by().isEmpty()).isPresent();
+        if (!goesOn) {
+            happened.left(id, left, what.last);
+        } else if (what.left != null) {
+            happened.leftAsItGoesOn(id, left);
+        }
+    }
+
+    private List<Problem> problems(CatchUpRequest.DoneLine line, WorkSummary head, String field) {
         List<Problem> problems = new ArrayList<>();
         if (!head.kind().equals("JOB")) {
             problems.add(new Problem(field, head.name() + " is no job of the shop."));
@@ -268,7 +294,7 @@ public class CatchUpService {
     }
 
     /** When the person left it: as said, or at the end of the day's shift, and never ahead of now. */
-    private Instant at(Person person, LocalDate day, CatchUpRequest.Line line, ZoneId zone) {
+    private Instant at(Person person, LocalDate day, CatchUpRequest.DoneLine line, ZoneId zone) {
         Instant now = clock.instant();
         List<Span> in = WorkingDay.of(person, day, zone);
         Instant end = line.until() != null
@@ -297,20 +323,6 @@ public class CatchUpService {
                 .filter(w -> w.id().value().equals(id) && w instanceof Job)
                 .map(w -> (Job) w)
                 .findFirst();
-    }
-
-    private void left(ShopSnapshot shop, String id, CatchUpRequest.Line line, Instant at) {
-        Job job = job(shop, id).orElseThrow(() -> new NotFoundException("job"));
-        Minutes by = job.toDo().minus(Minutes.of(line.minutes()));
-        Minutes left = line.leftMinutes() != null
-                ? Minutes.of(line.leftMinutes())
-                : by.compareTo(LEAST_LEFT) < 0 ? LEAST_LEFT : by;
-        boolean goesOn = job.started().filter(s -> !s.by().isEmpty()).isPresent();
-        if (!goesOn) {
-            happened.left(id, left, at);
-        } else if (line.leftMinutes() != null) {
-            happened.leftAsItGoesOn(id, left);
-        }
     }
 
     private void tooMuch(ShopSnapshot shop, LocalDate day) {

@@ -295,12 +295,15 @@ public class ProgressService {
 
     /** The line of the part that is waited for; one that nobody has listed becomes a line, with no date. */
     private @Nullable String part(WorkSummary head, HoldRequest form) {
-        if (form.partId() != null || form.reason() != ReasonTag.PART || !head.kind().equals("JOB")) {
+        if (form.partId() != null
+                || form.reason() != ReasonTag.PART
+                || !head.kind().equals("JOB")) {
             return form.partId();
         }
         String name = form.note().strip();
-        return parts.openNamed(head.buildId(), name).orElseGet(() -> parts.wanted(
-                head.buildId(), name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1), head.id()));
+        return parts.openNamed(head.buildId(), name)
+                .orElseGet(() -> parts.wanted(
+                        head.buildId(), name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1), head.id()));
     }
 
     @AnyHand

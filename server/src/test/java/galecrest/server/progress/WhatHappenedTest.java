@@ -92,7 +92,9 @@ class WhatHappenedTest extends ServerTest {
         assertThat(written(day, bo, first)).isEqualTo(60);
         assertThat(written(day, kit, first)).isEqualTo(60);
         assertThat(written(day, bo, second)).isEqualTo(45);
-        assertThat(work(first).path("job").path("remainingMinutes").asInt()).isEqualTo(120);
+        assertThat(work(first).path("job").path("remainingMinutes").asInt())
+                .as("two people, an hour each")
+                .isEqualTo(60);
         assertThat(work(second).path("status").asText()).isEqualTo("DONE");
         assertThat(work(second).path("doneAt").asText()).startsWith(yesterday);
         assertThat(spentHours(car).subtract(before)).isEqualByComparingTo("2.75");

@@ -1,0 +1,46 @@
+import { TextInput, type TextInputProps } from '@mantine/core'
+import { useRef, useState } from 'react'
+import { exact, readDuration } from '../format/margin'
+
+const HINT = 'Say it as 45 min, 1.5 h, 4 h 30 or half a day.'
+
+interface Props extends Omit<TextInputProps, 'type' | 'value' | 'defaultValue' | 'onChange' | 'onBlur'> {
+  /** Minutes of working time; undefined for none. */
+  value?: number
+  onChange?: (minutes: number | undefined) => void
+}
+
+/**
+ * Working time, typed as people say it. What was understood stands there when the field is left; what cannot be read
+ * stays, is marked, and keeps the form from being sent.
+ */
+export function DurationField({ value, onChange, error, ...rest }: Props) {
+  const input = useRef<HTMLInputElement>(null)
+  const [typed, setTyped] = useState<string>()
+  const [unread, setUnread] = useState(false)
+  /** A bare nought is none. */
+  const read = (text: string) => (/^\s*0*\s*(min|h)?\s*$/.test(text) ? 0 : readDuration(text))
+  const type = (text: string) => {
+    setTyped(text)
+    setUnread(false)
+    const minutes = read(text)
+    input.current?.setCustomValidity(minutes === undefined ? HINT : '')
+    if (minutes !== undefined) onChange?.(text.trim() === '' ? undefined : minutes)
+  }
+  return (
+    <TextInput
+      autoComplete="off"
+      placeholder="1.5 h"
+      {...rest}
+      ref={input}
+      value={typed ?? (value === undefined ? '' : exact(value))}
+      error={unread ? HINT : error}
+      onChange={(e) => type(e.currentTarget.value)}
+      onBlur={() => {
+        if (typed === undefined) return
+        if (read(typed) === undefined) setUnread(true)
+        else setTyped(undefined)
+      }}
+    />
+  )
+}
