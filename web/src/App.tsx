@@ -2,6 +2,7 @@ import { Loader } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { Navigate, Route, Routes } from 'react-router'
 import { LogIn } from './access/LogIn'
+import { Welcome } from './access/Welcome'
 import { BoardContext, useBoardQuery } from './api/board'
 import { client, dataOf, type Schemas } from './api/client'
 import { BuildRoom } from './builds/BuildRoom'
@@ -26,6 +27,7 @@ export function App() {
   return (
     <Routes>
       <Route path="/c/:token" element={<CustomerPage />} />
+      <Route path="/welcome/:token" element={<Welcome />} />
       <Route path="/wall/:token" element={<Wall />} />
       <Route path="*" element={<Shop />} />
     </Routes>

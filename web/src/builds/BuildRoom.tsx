@@ -26,6 +26,7 @@ import { OutworkList } from './OutworkList'
 import { Parts } from './Parts'
 import { Photos } from './Photos'
 import { RunningInDrawer } from './RunningInDrawer'
+import { AddTemplate, SaveTemplate } from './TemplateForms'
 import { Restricted } from '../domain/Restricted'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
@@ -41,6 +42,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const [importing, setImporting] = useState<'jobs' | 'parts' | 'outwork'>()
   const [editing, setEditing] = useState(false)
   const [parking, setParking] = useState(false)
+  const [template, setTemplate] = useState<'save' | 'add'>()
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
   const changes = account.role !== 'HAND'
   const close = () => {
@@ -112,6 +114,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                   <Menu.Item component="a" href={`/api/builds/${car.id}/jobs.csv`}>
                     Export the job sheet (CSV)
                   </Menu.Item>
+                  <Menu.Item onClick={() => setTemplate('add')}>Add work from a template</Menu.Item>
+                  <Menu.Item onClick={() => setTemplate('save')}>Save its work as a template</Menu.Item>
                   <Menu.Item onClick={() => window.print()}>Print</Menu.Item>
                   {account.role === 'MANAGER' && !car.parked && (
                     <Menu.Item onClick={() => setParking(true)}>Park the car</Menu.Item>
@@ -189,6 +193,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         />
       )}
       {importing && <ImportSheet car={car} kind={importing} onClose={() => setImporting(undefined)} />}
+      {template === 'add' && <AddTemplate car={car} onClose={() => setTemplate(undefined)} />}
+      {template === 'save' && <SaveTemplate car={car} onClose={() => setTemplate(undefined)} />}
       {parking && <ParkCar car={car} onClose={() => setParking(false)} />}
       {editing && (
         <CarForm car={car} onClose={() => setEditing(false)} onRemoved={() => navigate('/build')} />

@@ -32,7 +32,7 @@ export function CarFields({ form }: { form: UseFormReturnType<CarValues> }) {
       <Group grow mt={8} align="start">
         <TextInput label="Customer" {...form.getInputProps('customer')} />
         <TextInput label="Discipline" {...form.getInputProps('discipline')} />
-        <NumberInput label="Weight" step={0.5} {...form.getInputProps('weight')} />
+        <NumberInput label="How much it matters" step={0.5} {...form.getInputProps('weight')} />
       </Group>
     </>
   )

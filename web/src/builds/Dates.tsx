@@ -152,7 +152,8 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
           {...form.getInputProps('gate')}
         />
         <NumberInput
-          label="Weight against other dates"
+          label="How much it matters"
+          description="1 is usual; 2 counts twice as much against other dates"
           mt="sm"
           min={0}
           step={0.5}

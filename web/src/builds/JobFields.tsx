@@ -6,7 +6,7 @@ import type { Schemas } from '../api/client'
 import { GATES } from '../domain/gates'
 import { duration } from '../format/margin'
 import { word } from '../format/words'
-import { DurationField } from '../ui/DurationField'
+import { DurationField, minutes } from '../ui/DurationField'
 import { MomentField } from '../ui/MomentField'
 import { LEVELS, LOCKS, ZONES } from './choices'
 import layout from '../ui/layout.module.css'
@@ -98,16 +98,11 @@ function MoreFields({ form }: { form: JobForm }) {
   const { board } = useBoard()
   const skills = [...new Set(board.people.flatMap((p) => p.skills.map((s) => s.skill)))].sort()
   const kinds = [...new Set(board.stations.map((s) => s.kind))]
-  const minutes = (field: 'lowMinutes' | 'highMinutes' | 'findMinutes' | 'cureMinutes') => ({
-    value: form.values[field],
-    error: form.errors[field],
-    onChange: (said: number | undefined) => form.setFieldValue(field, said ?? 0),
-  })
   return (
     <div className={css.folded}>
       <Group grow mt={8} align="start">
-        <DurationField label="At best" {...minutes('lowMinutes')} />
-        <DurationField label="At worst" {...minutes('highMinutes')} />
+        <DurationField label="At best" {...minutes(form, 'lowMinutes')} />
+        <DurationField label="At worst" {...minutes(form, 'highMinutes')} />
       </Group>
       <div className={layout.belowTight}>
         <span className="small strong">Hands</span>
@@ -174,10 +169,14 @@ function MoreFields({ form }: { form: JobForm }) {
           description="a strip does; the odds keep time for it"
           {...form.getInputProps('findPercent')}
         />
-        <DurationField label="And then takes" description="for the same hands" {...minutes('findMinutes')} />
+        <DurationField
+          label="And then takes"
+          description="for the same hands"
+          {...minutes(form, 'findMinutes')}
+        />
       </Group>
       <Group grow mt={8} align="start">
-        <DurationField label="Cures for" {...minutes('cureMinutes')} />
+        <DurationField label="Cures for" {...minutes(form, 'cureMinutes')} />
         <Select label="Curing locks" allowDeselect={false} data={LOCKS} {...form.getInputProps('cureLock')} />
       </Group>
       <MomentField label="Not before" mt={8} {...form.getInputProps('notBefore')} />

@@ -4,6 +4,7 @@ import { useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { duration } from '../format/margin'
+import { DurationField } from '../ui/DurationField'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
 
@@ -21,7 +22,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
   const { send, busy } = useSend()
   const [first, setFirst] = useState<string | null>(null)
   const [type, setType] = useState<Type>('FINISH_START')
-  const [lag, setLag] = useState<number | string>(0)
+  const [lag, setLag] = useState<number>()
   const [risk, setRisk] = useState<number | string>('')
   const [because, setBecause] = useState('')
   const [error, setError] = useState<string>()
@@ -41,7 +42,7 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
               firstId: first,
               thenId: work.id,
               type,
-              lagMinutes: Number(lag) || 0,
+              lagMinutes: lag ?? 0,
               lagWorking: false,
               riskChance: chance,
               riskReworkMinutes: chance === undefined ? undefined : 60,
@@ -115,9 +116,10 @@ export function Links({ work, changes }: { work: Work; changes: boolean }) {
             onChange={(v) => setType((v ?? 'FINISH_START') as Type)}
           />
           <Group grow mt={6} align="end">
-            <NumberInput label="Lag, min" min={0} value={lag} onChange={setLag} />
+            <DurationField label="Waits after it" placeholder="no" value={lag} onChange={setLag} />
             <NumberInput
-              label="At risk, %"
+              label="Starts at risk, %"
+              description="how often it must be done again"
               placeholder="no"
               min={0}
               max={100}

@@ -11,6 +11,7 @@ import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
 import { MomentField } from '../ui/MomentField'
+import { DurationField, minutes } from '../ui/DurationField'
 import layout from '../ui/layout.module.css'
 
 interface Props {
@@ -118,14 +119,14 @@ export function OutworkDrawer({ car, work, account, onClose }: Props) {
             <MomentField label="to" {...form.getInputProps('slotTo')} />
           </Group>
           <Group grow mt={8} align="start">
-            <NumberInput label="Else low, days" {...form.getInputProps('lowDays')} />
-            <NumberInput label="likely" {...form.getInputProps('likelyDays')} />
-            <NumberInput label="high" {...form.getInputProps('highDays')} />
+            <NumberInput label="Days, at best" {...form.getInputProps('lowDays')} />
+            <NumberInput label="Days, likely" {...form.getInputProps('likelyDays')} />
+            <NumberInput label="Days, at worst" {...form.getInputProps('highDays')} />
           </Group>
           <Group grow mt={8} align="start">
-            <NumberInput label="Way out, min" {...form.getInputProps('outMinutes')} />
-            <NumberInput label="Way back, min" {...form.getInputProps('backMinutes')} />
-            <NumberInput label="Look over, min" {...form.getInputProps('inspectionMinutes')} />
+            <DurationField label="Way there" {...minutes(form, 'outMinutes')} />
+            <DurationField label="Way back" {...minutes(form, 'backMinutes')} />
+            <DurationField label="Inspect it" {...minutes(form, 'inspectionMinutes')} />
           </Group>
           <Group grow mt={8} align="start">
             <Select label="Gate" allowDeselect={false} data={GATES} {...form.getInputProps('gate')} />

@@ -20,6 +20,7 @@ import { word } from '../format/words'
 import { STATES } from './choices'
 import { MomentField } from '../ui/MomentField'
 import { PanelHead } from '../ui/PanelHead'
+import { DurationField, minutes } from '../ui/DurationField'
 import layout from '../ui/layout.module.css'
 
 interface Props {
@@ -223,7 +224,7 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
           {...form.getInputProps('neededBy')}
         />
         <Group grow mt={8} align="start">
-          <NumberInput label="Inspection, min" {...form.getInputProps('inspectionMinutes')} />
+          <DurationField label="Inspect it" {...minutes(form, 'inspectionMinutes')} />
           <Select
             label="Fitted together with"
             clearable

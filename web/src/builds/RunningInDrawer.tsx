@@ -10,6 +10,7 @@ import { GATES } from '../domain/gates'
 import { ForDate } from './ForDate'
 import { Links } from './Links'
 import { WorkButtons } from './WorkButtons'
+import { DurationField, minutes } from '../ui/DurationField'
 import layout from '../ui/layout.module.css'
 
 interface Props {
@@ -82,7 +83,7 @@ export function RunningInDrawer({ car, work, account, onClose }: Props) {
           </Group>
           <Group grow mt={8} align="start">
             <NumberInput label="At most a day, km" {...form.getInputProps('perDayKm')} />
-            <NumberInput label="A day takes, min" {...form.getInputProps('perDayMinutes')} />
+            <DurationField label="A day of it takes" {...minutes(form, 'perDayMinutes')} />
           </Group>
           <Group grow mt={8} align="start">
             <TextInput label="Skill of the driver" {...form.getInputProps('skill')} />

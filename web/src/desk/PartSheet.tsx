@@ -113,7 +113,7 @@ function Looked({ detail }: { detail: PartDetail }) {
   const { board } = useBoard()
   return (
     <>
-      {detail.inspections.length > 0 && <h3 className={layout.heading}>Looked over</h3>}
+      {detail.inspections.length > 0 && <h3 className={layout.heading}>Inspected</h3>}
       {detail.inspections.map((i) => (
         <div key={i.at} className={`small ${layout.belowThin}`}>
           {when(i.at, board.now, board.zone)}, {i.by}: {i.counted}{' '}

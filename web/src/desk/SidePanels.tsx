@@ -24,7 +24,7 @@ export function Arrivals() {
           <div className={layout.spread}>
             <span className="soft">{a.state === 'ARRIVED' ? 'is here' : 'due today'}</span>
             <Button size="compact-xs" variant="default" onClick={() => setOpen(a)}>
-              Look it over
+              Inspect
             </Button>
           </div>
         </div>

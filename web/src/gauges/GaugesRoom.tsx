@@ -72,7 +72,7 @@ function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; mana
   const before = useRef(name)
   useEffect(() => {
     // The list is longer than a screen: whoever picks from its end sees the sheet, not the space below it.
-    if (before.current !== name) window.scrollTo({ top: 0 })
+    if (before.current !== name) document.querySelector('main')?.scrollTo?.({ top: 0 })
     before.current = name
   }, [name])
   return (

@@ -5,6 +5,7 @@ import { client, dataOf, type Schemas } from '../api/client'
 import { amount, hours } from '../format/money'
 import { Nothing } from '../ui/Nothing'
 import { BuildLedger } from './BuildLedger'
+import { Rates } from './Rates'
 import layout from '../ui/layout.module.css'
 import css from './ledger.module.css'
 
@@ -28,15 +29,18 @@ export function LedgerRoom({ account }: { account: Schemas['Account'] }) {
     <>
       <div className="room-head">
         <h1>Ledger</h1>
-        <span className="soft">
+        <div className="soft">
           {picked ? (
             <>
               <Link to="/ledger">all builds</Link> · {picked.number} {picked.name}
             </>
           ) : (
-            `net, in ${books.data.currency}; ${books.data.hourRate} an hour; tax ${books.data.taxPercent} %`
+            <>
+              {`net, in ${books.data.currency}; ${books.data.hourRate} an hour; tax ${books.data.taxPercent} %`}{' '}
+              <Rates books={books.data} onSaved={() => void books.refetch()} />
+            </>
           )}
-        </span>
+        </div>
         {picked && (
           <a className={`no-print ${layout.push}`} href={`/api/ledger/${picked.id}/invoice.csv`}>
             Invoice lines (CSV)

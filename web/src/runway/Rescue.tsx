@@ -71,7 +71,7 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
               <th className="right">margin</th>
               <th className={layout.left}>other dates</th>
               <th className="right">to tell</th>
-              <th className="right">asks</th>
+              <th className="right">effort</th>
               <th />
             </tr>
           </thead>
@@ -95,9 +95,8 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
       )}
       {found && found.tried.length > 0 && (
         <p className={`soft small ${layout.note}`}>
-          The best first: the chance and the margin that it wins, less what other dates lose, for each hour
-          that it asks of people: extra work, ringing and fetching, telling those whose plan changes. What it
-          asks is our estimate.
+          The best first: the chance and the margin that it wins, less what other dates lose, for each hour of
+          effort: extra work, ringing and fetching, telling those whose plan changes. The effort is our estimate.
         </p>
       )}
     </section>

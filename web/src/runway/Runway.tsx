@@ -228,7 +228,7 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
 function draftLine(board: Schemas['Board']): string {
   const { draft } = board
   if (!draft.publishedAt) return 'nothing published yet'
-  const told = `${draft.publishedBy} told people ${when(draft.publishedAt, board.now, board.zone)}`
-  if (draft.moved === 0) return `as ${told}`
-  return `draft: ${draft.moved} ${draft.moved === 1 ? 'job' : 'jobs'} moved since ${told}, ${draft.toTell.length ? `${draft.toTell.length} to tell` : 'nobody to tell'}`
+  const by = `published by ${draft.publishedBy}, ${when(draft.publishedAt, board.now, board.zone)}`
+  if (draft.moved === 0) return by
+  return `draft: ${draft.moved} ${draft.moved === 1 ? 'job' : 'jobs'} changed since ${by}; ${draft.toTell.length ? `${draft.toTell.length} to tell` : 'nobody to tell'}`
 }

@@ -6,9 +6,9 @@ export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () =
   const { score } = useBoard().board
   const lines: [string, string, number, string][] = [
     ['1', 'due work that cannot be planned', score.missing, 'jobs'],
-    ['2', 'late at events and paid slots', score.hardLateness, 'weighted h'],
-    ['3', 'late at promises', score.promisedLateness, 'weighted h'],
-    ['4', 'less in hand than the house asks', score.bufferEaten, 'weighted h'],
+    ['2', 'late at events and paid slots', score.hardLateness, 'h, by how much each matters'],
+    ['3', 'late at promises', score.promisedLateness, 'h, by how much each matters'],
+    ['4', 'less in hand than the house asks', score.bufferEaten, 'h, by how much each matters'],
     ['', 'can-follow work past its date', score.followLate, 'h'],
     ['', 'starts at risk', score.atRisk, ''],
     ['', 'people to be told again', score.churn, ''],
@@ -30,8 +30,8 @@ export function ScoreSheet({ opened, onClose }: { opened: boolean; onClose: () =
         </tbody>
       </table>
       <p className="soft small">
-        A lower line never outweighs a higher one; the last six count as one sum, by the weights of the house
-        rules.
+        A lower line never outweighs a higher one; the last six count as one sum, as the house rules count
+        them.
       </p>
     </Modal>
   )

@@ -100,7 +100,7 @@ export function People({ changes }: { changes: boolean }) {
       )}
       {changes && (
         <Button mt="md" variant="default" onClick={() => setAdding(true)}>
-          Take somebody on
+          Add a person
         </Button>
       )}
       {(picked || adding) && (

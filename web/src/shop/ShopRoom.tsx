@@ -1,6 +1,7 @@
 import { Tabs } from '@mantine/core'
 import { useNavigate, useParams } from 'react-router'
 import type { Schemas } from '../api/client'
+import { Accounts } from './Accounts'
 import { Exchange } from './Exchange'
 import { GatesAndSteps } from './GatesAndSteps'
 import { JournalList } from './JournalList'
@@ -9,6 +10,7 @@ import { Rules } from './Rules'
 import { StretchRule } from './StretchRule'
 import { StaleMap } from './StaleMap'
 import { Stations } from './Stations'
+import { Templates } from './Templates'
 import { Units } from './Units'
 import { Vendors } from './Vendors'
 
@@ -28,6 +30,8 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
           <Tabs.Tab value="people">People</Tabs.Tab>
           <Tabs.Tab value="stations">Stations</Tabs.Tab>
           <Tabs.Tab value="vendors">Vendors</Tabs.Tab>
+          <Tabs.Tab value="accounts">Accounts</Tabs.Tab>
+          <Tabs.Tab value="templates">Templates</Tabs.Tab>
           <Tabs.Tab value="rules">House rules</Tabs.Tab>
           <Tabs.Tab value="units">Units</Tabs.Tab>
           <Tabs.Tab value="stale">What disturbs what</Tabs.Tab>
@@ -43,6 +47,12 @@ export function ShopRoom({ account }: { account: Schemas['Account'] }) {
         </Tabs.Panel>
         <Tabs.Panel value="vendors">
           <Vendors changes={changes} />
+        </Tabs.Panel>
+        <Tabs.Panel value="accounts">
+          <Accounts account={account} />
+        </Tabs.Panel>
+        <Tabs.Panel value="templates">
+          <Templates changes={account.role !== 'HAND'} />
         </Tabs.Panel>
         <Tabs.Panel value="rules">
           <Rules changes={changes} />

@@ -44,3 +44,18 @@ export function DurationField({ value, onChange, error, ...rest }: Props) {
     />
   )
 }
+
+interface MinutesForm {
+  values: object
+  errors: Record<string, unknown>
+  setFieldValue: (field: never, value: never) => void
+}
+
+/** What a field of working time needs of a form that keeps it in minutes; nothing said is none. */
+export function minutes(form: MinutesForm, field: string): Pick<Props, 'value' | 'error' | 'onChange'> {
+  return {
+    value: (form.values as Record<string, number>)[field],
+    error: form.errors[field] as Props['error'],
+    onChange: (said) => form.setFieldValue(field as never, (said ?? 0) as never),
+  }
+}

@@ -10,6 +10,7 @@ import { type LiveChange, useLive } from '../api/live'
 import { useSend } from '../api/send'
 import { THINKING } from '../api/thinking'
 import { Finder, openFinder } from './Finder'
+import { useTold } from './useTold'
 
 const ROOMS = [
   { key: 'W', name: 'Walk', path: '/walk' },
@@ -25,10 +26,10 @@ const ROOMS = [
 
 const KEYS: [string, string][] = [
   ['W P D B G R E L S', 'go to Walkround, Runway, Desk, Build, Gauges, Roll-out, Events, Ledger, Shop'],
-  ['Ctrl K', 'find a car, job, part, person or action'],
+  ['F', 'find a car, job, part, person or action'],
   ['Ctrl Z', 'undo the last change of this session'],
-  ['J K', 'next car, car before (Walkround)'],
-  ['/', 'write down a job, a hold or a finding (Walkround)'],
+  ['↓ ↑', 'next car, car before (Walkround)'],
+  ['Enter', 'write down a job, a hold, what is done or found (Walkround)'],
   ['+ −', 'zoom in, zoom out (Runway)'],
   ['← →', 'earlier, later (Runway)'],
   ['?', 'this list'],
@@ -49,6 +50,7 @@ export function Frame({ account, children, onOffer }: Props) {
   const queries = useQueryClient()
   const undo = useUndo()
   const [keys, setKeys] = useState(false)
+  useTold()
   const connected = useLive(
     (change) => {
       void refresh(change.change)
@@ -59,7 +61,7 @@ export function Frame({ account, children, onOffer }: Props) {
   )
   useHotkeys([
     ...ROOMS.map((r) => [r.key.toLowerCase(), () => navigate(r.path)] as [string, () => void]),
-    ['mod+K', openFinder],
+    ['f', openFinder],
     ['mod+Z', () => void undo()],
     ['shift+?', () => setKeys(true)],
     ['?', () => setKeys(true)],
@@ -73,7 +75,7 @@ export function Frame({ account, children, onOffer }: Props) {
       )}
       <div className={phone ? '' : 'frame'}>
         {!phone && <Rail account={account} onUndo={() => void undo()} onKeys={() => setKeys(true)} />}
-        <main className={phone ? '' : 'room'}>{children}</main>
+        <main className={phone ? 'pocket' : 'room'}>{children}</main>
       </div>
       <Finder account={account} />
       <Modal opened={keys} onClose={() => setKeys(false)} title="Keys">
@@ -95,14 +97,13 @@ export function Frame({ account, children, onOffer }: Props) {
 function useUndo() {
   const { send } = useSend()
   return async () => {
-    const undone = await send(() => dataOf(client.POST('/api/undo')))
-    if (undone) notifications.show({ title: 'Undone', message: undone.summary, color: 'quiet' })
+    await send(() => dataOf(client.POST('/api/undo')))
   }
 }
 
 /** Messages of changes that are open; the newest few stay, older ones make room. */
 const told: string[] = []
-const MOST_TOLD = 3
+const MOST_TOLD = 2
 
 /** Says who changed what, what it did to the dates, who must be told; with undo where it was us. */
 function tell(
@@ -173,7 +174,7 @@ function Rail({
       ))}
       {account.personId && <NavLink to="/day">My day</NavLink>}
       <div className="push" />
-      <button onClick={openFinder} title="Ctrl K">
+      <button onClick={openFinder} title="F">
         Find
       </button>
       <button onClick={onUndo} title="Ctrl Z">

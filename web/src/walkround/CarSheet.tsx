@@ -43,7 +43,7 @@ export function CarSheet({ car, account }: Props) {
   const changes = account.role !== 'HAND'
   const shut = car.gates.filter((g) => g.stale.length + g.missed.length > 0)
   return (
-    <aside className={`panel ${css.sheet}`} aria-label="Car sheet">
+    <aside id="car-sheet" className={`panel ${css.sheet}`} aria-label="Car sheet">
       <div className={css.head}>
         <span className={`number ${css.bigNumber}`}>{car.number || '—'}</span>
         <div>

@@ -15,6 +15,13 @@ import { walkOrder } from './order'
 import layout from '../ui/layout.module.css'
 import css from './walkround.module.css'
 
+/** Enter on nothing in particular goes to the line; on a button it is the button's. */
+function writeDown(event: KeyboardEvent) {
+  if (document.activeElement !== document.body) return
+  event.preventDefault()
+  document.getElementById('capture')?.focus()
+}
+
 /** The walk: the floor with the cars where they stand, and the sheet of the car at hand. */
 export function Walkround({ account }: { account: Schemas['Account'] }) {
   const { board, car } = useBoard()
@@ -22,16 +29,21 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
   const view = search.get('view') === 'now' ? 'now' : 'floor'
   const order = useMemo(() => walkOrder(board), [board])
   const picked = car.get(search.get('car') ?? '') ?? car.get(board.brief.worryCar ?? '') ?? order[0]
-  const pick = (id: string) => setSearch({ car: id }, { replace: true })
+  const pick = (id: string) => {
+    setSearch({ car: id }, { replace: true })
+    // Where the sheet is below the floor, it is what was asked for.
+    if (window.matchMedia?.('(max-width: 900px)').matches)
+      setTimeout(() => document.getElementById('car-sheet')?.scrollIntoView({ block: 'start' }))
+  }
   const step = (by: number) => {
     const at = order.findIndex((c) => c.id === picked?.id)
     const next = order[(at + by + order.length) % order.length]
     if (next) pick(next.id)
   }
   useHotkeys([
-    ['j', () => step(1)],
-    ['k', () => step(-1)],
-    ['/', () => document.getElementById('capture')?.focus()],
+    ['ArrowDown', () => step(1)],
+    ['ArrowUp', () => step(-1)],
+    ['Enter', writeDown, { preventDefault: false }],
   ])
   const inNow = board.people.filter((p) => p.inNow).length
   return (
@@ -73,8 +85,8 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
         />
       )}
       <p className="soft small no-print">
-        J / K walk from car to car. / writes something down. Cars stand where their work is; a tag hangs on
-        what cannot go on; the tick is the date, the wedge is the margin.
+        ↓ ↑ walk from car to car, Enter writes something down, ? shows the keys. Cars stand where their work
+        is; a tag hangs on what cannot go on; the tick is the date, the wedge is the margin.
       </p>
     </>
   )

@@ -90,7 +90,7 @@ class GaugesTest extends BrowserTest {
         page.locator("button.stand[aria-label^='" + car.replaceFirst(" .*", "") + " ']")
                 .click();
         assertThat(region(page, "Car sheet")).containsText(car.replaceFirst("^\\S+ ", ""));
-        Locator line = page.getByLabel("Write down a job, a hold or a finding");
+        Locator line = page.getByLabel("Write down a job, a hold, what is done or what was found");
         line.fill("Strut spacer fitted 1h");
         line.press("Enter");
         assertThat(line).hasValue("");

@@ -47,7 +47,7 @@ class HandsDayTest extends BrowserTest {
         assertThat(region(bo, "Now")).not().containsText(finished);
 
         button(bo, "I found something").click();
-        bo.getByLabel("Finding").fill("weeping union rear left, underside, 30m");
+        bo.getByLabel("In your words").fill("weeping union rear left, underside, 30m");
         button(bo, "Write it down").click();
         assertThat(mara.getByText("Bo found: Weeping union rear left")).isVisible();
     }
@@ -60,6 +60,6 @@ class HandsDayTest extends BrowserTest {
         assertThat(button(bo, "Add a job")).hasCount(0);
         bo.navigate(address("/shop/people"));
         assertThat(bo.getByText("only the manager changes it")).isVisible();
-        assertThat(button(bo, "Take somebody on")).hasCount(0);
+        assertThat(button(bo, "Add a person")).hasCount(0);
     }
 }

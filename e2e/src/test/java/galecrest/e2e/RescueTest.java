@@ -122,7 +122,7 @@ class RescueTest extends BrowserTest {
         mara.getByRole(com.microsoft.playwright.options.AriaRole.DIALOG)
                 .getByText("Publish")
                 .click();
-        assertThat(mara.getByText(Pattern.compile("as Mara told people"))).isVisible();
+        assertThat(mara.getByText(Pattern.compile("published by Mara"))).isVisible();
         Locator news = region(bo, "What changed");
         assertThat(news).isVisible();
         assertThat(news).containsText(Pattern.compile("from|new|by others"));

@@ -123,7 +123,7 @@ class RollOutTest extends BrowserTest {
         mara.navigate(address("/walk"));
         mara.locator("button.stand[aria-label^='19 ']").click();
         assertThat(region(mara, "Car sheet")).containsText("Tarn formula");
-        Locator line = mara.getByLabel("Write down a job, a hold or a finding");
+        Locator line = mara.getByLabel("Write down a job, a hold, what is done or what was found");
         line.fill("fuel line at the pump changed 20m");
         line.press("Enter");
         assertThat(line).hasValue("");

@@ -102,7 +102,7 @@ class SteadyTest extends BrowserTest {
         assertThat(alert).containsText("Misses Rolling road session");
         mara.navigate(address("/runway"));
         button(mara, "Publish").first().click();
-        assertThat(mara.getByText(Pattern.compile("as Mara told people"))).isVisible();
+        assertThat(mara.getByText(Pattern.compile("published by Mara"))).isVisible();
         // The reason goes, the plan stands: what people were told is not rearranged unasked. A better one is offered.
         putOff(mara, "");
         assertThat(alert).isVisible();

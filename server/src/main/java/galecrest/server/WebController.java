@@ -12,6 +12,7 @@ class WebController {
         "/ledger/{*rest}",
         "/c/{token}",
         "/wall/{token}",
+        "/welcome/{token}",
         "/runway",
         "/build",
         "/build/{id}",

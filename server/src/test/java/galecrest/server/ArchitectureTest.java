@@ -92,6 +92,8 @@ class ArchitectureTest {
                         "CustomerService.page",
                         "CustomerService.photo",
                         "CustomerService.report",
+                        "InvitationService.accept",
+                        "InvitationService.open",
                         "WallService.change",
                         "WallService.look");
     }

@@ -36,7 +36,7 @@ final class OutworkAudit {
         long back = AuditCase.at(p.end());
         if (AuditCase.at(p.ready())
                 != shopHours.after(back, AuditCase.roundUp(work.inspection().value()))) {
-            audit.broken("outwork", work, "is not ready just when it has been looked over");
+            audit.broken("outwork", work, "is not ready just when it has been inspected");
         }
         if (work.away().isPresent()) {
             if (back != AuditCase.roundUp(arrivals.back(work))) {

@@ -163,7 +163,7 @@ public final class ReasonText {
             return toOrder
                     ? from.isEmpty() ? "whoever orders it" : "whoever orders it from " + from
                     : line.map(p -> p.state().toInspect()).orElse(false)
-                            ? "whoever looks it over"
+                            ? "whoever inspects it"
                             : from.isEmpty() ? "who brings it" : from;
         } else if (because instanceof Because.Held b) {
             return b.reason() == ReasonTag.DECIDE ? "the customer" : "the lead of the build";

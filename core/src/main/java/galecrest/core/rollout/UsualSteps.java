@@ -62,7 +62,7 @@ public final class UsualSteps {
             new RollOutStep(
                     "cold-again",
                     "Cold again",
-                    "cooled overnight or near it, then looked over",
+                    "cooled overnight or near it, then inspected",
                     Optional.empty(),
                     List.of("Cold through"),
                     List.of(

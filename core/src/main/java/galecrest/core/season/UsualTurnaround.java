@@ -66,7 +66,7 @@ public final class UsualTurnaround {
         String after = "after " + facts.last() + (facts.ran().isEmpty() ? "" : ": " + facts.ran());
         lines.add(new TurnaroundLine(
                 "wash",
-                "Wash, strip panels, look over",
+                "Wash, strip panels, inspect",
                 WASH,
                 1,
                 FIT,

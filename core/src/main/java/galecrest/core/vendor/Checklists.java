@@ -75,7 +75,7 @@ public record Checklists(List<Item> send, List<Item> back) {
 
     private static final Checklists ANY = new Checklists(
             List.of(WHAT_AND_HOW_MANY, ask("Specification written and read back to us"), PRICE_AND_DAY),
-            List.of(ask("Looked over against what was asked"), job("Trial fit on return", "fit", 30)));
+            List.of(ask("Inspected against what was asked"), job("Trial fit on return", "fit", 30)));
 
     private static Item ask(String text) {
         return new Item(text, Optional.empty());

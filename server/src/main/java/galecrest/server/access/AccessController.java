@@ -66,17 +66,4 @@ class AccessController {
     void changePassword(@RequestBody PasswordRequest change) {
         accounts.changePassword(change.old(), change.next());
     }
-
-    @GetMapping("/accounts")
-    List<Account> accounts() {
-        return accounts.all();
-    }
-
-    @PostMapping("/accounts")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void save(@RequestBody AccountRequest account) {
-        accounts.save(
-                new Account(account.username(), account.name(), account.role(), account.personId()),
-                account.password());
-    }
 }

@@ -56,4 +56,23 @@ class AccountRepository {
                 .param("password", password)
                 .update();
     }
+
+    void lock() {
+        db.sql("lock table account in share row exclusive mode").update();
+    }
+
+    void change(Account account) {
+        db.sql("update account set name = :name, role = :role, person_id = :person where username = :username")
+                .param("username", account.username())
+                .param("name", account.name())
+                .param("role", account.role().name())
+                .param("person", account.personId())
+                .update();
+    }
+
+    void remove(String username) {
+        db.sql("delete from account where username = :username")
+                .param("username", username)
+                .update();
+    }
 }

@@ -1,12 +1,12 @@
 package galecrest.server.access;
 
+import galecrest.server.NewId;
 import galecrest.server.problem.ValidationException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -108,27 +108,65 @@ public class AccountService {
         signIns.forget(username);
     }
 
-    @ManagerOnly
-    List<Account> all() {
-        return accounts.all();
+    /** Of those who change accounts at once, one after another. */
+    public void lock() {
+        accounts.lock();
     }
 
-    @ManagerOnly
-    void save(Account account, String password) {
-        saveFirst(account, password);
+    public boolean isThere(String username) {
+        return accounts.find(username).isPresent();
     }
 
-    /** The same without asking who does it: for the first account, when nobody is there yet. */
+    /** An account whose password nobody knows yet. */
+    public void add(Account account) {
+        mustBeGood(account);
+        accounts.save(account, passwords.encode(NewId.secret()));
+    }
+
+    /** Another name, role or person; it signs in anew, so that nothing goes on with what it was. */
+    public void change(Account account) {
+        mustBeGood(account);
+        accounts.change(account);
+        endSessions(account.username());
+    }
+
+    /** Nobody knows the password any more. */
+    public void forgetPassword(String username) {
+        accounts.password(username, passwords.encode(NewId.secret()));
+        endSessions(username);
+    }
+
+    public void endSessions(String username) {
+        sessions.end(username, "");
+    }
+
+    public void remove(String username) {
+        accounts.remove(username);
+        endSessions(username);
+    }
+
+    /** Sets a password that was checked with {@link #mustBeGood(String, String)}. */
+    public void setPassword(String username, String password) {
+        accounts.password(username, passwords.encode(password));
+        endSessions(username);
+        signIns.forget(username);
+    }
+
+    /** The first account, when nobody is there yet. */
     void saveFirst(Account account, String password) {
+        mustBeGood(account);
+        accounts.save(account, encoded("password", password));
+        endSessions(account.username());
+        signIns.forget(account.username());
+    }
+
+    private static void mustBeGood(Account account) {
         if (!account.username().matches("[a-z0-9._-]{2,40}")) {
             throw new ValidationException("username", "A user name has 2 to 40 of the characters a–z, 0–9, dot, dash.");
         }
         if (account.name().isBlank() || account.name().length() > LONGEST_NAME) {
             throw new ValidationException("name", "A name has 1 to " + LONGEST_NAME + " characters.");
         }
-        accounts.save(account, encoded("password", password));
-        sessions.end(account.username(), "");
-        signIns.forget(account.username());
     }
 
     /** An account that ships with the demo shop, whose password everyone may know. */
@@ -142,6 +180,12 @@ public class AccountService {
     }
 
     private String encoded(String field, String password) {
+        mustBeGood(field, password);
+        return passwords.encode(password);
+    }
+
+    /** Whether a password can be kept. */
+    public static void mustBeGood(String field, String password) {
         // What keeps it can tell apart no more than 72 bytes.
         int bytes = password.getBytes(StandardCharsets.UTF_8).length;
         if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
@@ -150,6 +194,5 @@ public class AccountService {
                     "A password has " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
                             + " characters; one with an accent counts as two.");
         }
-        return passwords.encode(password);
     }
 }

@@ -29,7 +29,12 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/login")
                         .permitAll()
                         .requestMatchers(
-                                "/api/me", "/api/customer/*", "/api/customer/*/**", "/api/wall/**", "/v3/api-docs")
+                                "/api/me",
+                                "/api/invitations/*",
+                                "/api/customer/*",
+                                "/api/customer/*/**",
+                                "/api/wall/**",
+                                "/v3/api-docs")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .authenticated()

@@ -9,6 +9,7 @@ import galecrest.server.csv.CsvTable;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.ShopService;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -30,12 +31,14 @@ public class MoneyService {
     private static final BigDecimal HOUR = BigDecimal.valueOf(60);
 
     private final MoneyRepository money;
+    private final ShopService shop;
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
 
-    MoneyService(MoneyRepository money, Journal journal, Clock clock, CurrentUser who) {
+    MoneyService(MoneyRepository money, ShopService shop, Journal journal, Clock clock, CurrentUser who) {
         this.money = money;
+        this.shop = shop;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -196,7 +199,10 @@ public class MoneyService {
         amount("hourRate", form.hourRate(), problems);
         percent("taxPercent", form.taxPercent(), problems);
         ValidationException.throwIfAny(problems);
-        journal.change("set the rate of an hour and the tax", () -> money.saveRates(form));
+        journal.change("set the rate of an hour and the tax", () -> {
+            shop.mustHaveRules();
+            money.saveRates(form);
+        });
     }
 
     @ManagerOnly

@@ -105,13 +105,22 @@ public class CaptureService {
     @AnyHand
     CapturedResponse capture(String build, CaptureRequest form) {
         List<String> nearest = progress.nearest(plans.current(), build);
-        return journal.change(
-                () -> {
-                    Captured captured = as(CaptureLine.read(
-                            form.text(), vocabularies.of(plans.shopWithinChange(), build, nearest), form.picked()));
-                    return new CapturedResponse(captured.said(), written(build, captured));
-                },
-                CapturedResponse::said);
+        CapturedResponse[] taken = new CapturedResponse[1];
+        journal.judge(() -> {
+            Captured captured = as(CaptureLine.read(
+                    form.text(), vocabularies.of(plans.shopWithinChange(), build, nearest), form.picked()));
+            taken[0] = new CapturedResponse(captured.said(), written(build, captured));
+            return did(captured);
+        });
+        return taken[0];
+    }
+
+    /** What the journal says of it, where nothing that it does says it. */
+    private static String did(Captured captured) {
+        if (captured instanceof Captured.NewJob job) {
+            return (job.finding() ? "found: " : "added the job ") + job.name();
+        }
+        return captured instanceof Captured.ForNow forNow ? "fitted for now: " + forNow.what() : captured.said();
     }
 
     /** Writes it down; returns the work that it is about. */

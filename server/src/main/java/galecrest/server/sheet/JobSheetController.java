@@ -34,11 +34,6 @@ class JobSheetController {
         return new AddedResponse(sheets.newBuild(form));
     }
 
-    @GetMapping("/templates")
-    List<TemplateResponse> templates() {
-        return sheets.templates();
-    }
-
     @PostMapping(path = "/builds/{id}/jobs/preview", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     JobSheetPreviewResponse preview(@PathVariable String id, @RequestParam MultipartFile file) throws IOException {
         JobSheet.Read read = sheets.preview(file.getBytes());

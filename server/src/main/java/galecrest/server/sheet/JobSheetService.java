@@ -27,18 +27,14 @@ import galecrest.server.work.LinkRepository;
 import galecrest.server.work.LinkRequest;
 import galecrest.server.work.OutworkRequest;
 import galecrest.server.work.WorkRepository;
-import java.io.IOException;
-import java.io.InputStream;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -46,21 +42,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Job sheets: read with a preview, taken in whole or not at all, written out; templates are job sheets too. */
 @Service
 public class JobSheetService {
-    /** The templates that ship with the shop, by file name, in the order in which they are offered. */
-    static final Map<String, String> TEMPLATES = new LinkedHashMap<>();
-
-    static {
-        TEMPLATES.put("strip-and-rebuild", "Strip and rebuild");
-        TEMPLATES.put("cage-and-shell", "Cage and shell");
-        TEMPLATES.put("engine-swap", "Engine swap");
-        TEMPLATES.put("rewire", "Rewire");
-        TEMPLATES.put("annual-refresh", "Annual refresh");
-        TEMPLATES.put("nut-and-bolt-week", "Nut-and-bolt week");
-    }
-
     /** The way to another firm, where nobody has said how far it is. */
     private static final int HOUR_AWAY = 60;
 
+    private final TemplateService templates;
     private final WorkRepository works;
     private final LinkRepository links;
     private final BuildService builds;
@@ -70,6 +55,7 @@ public class JobSheetService {
     private final TransactionTemplate trial;
 
     JobSheetService(
+            TemplateService templates,
             WorkRepository works,
             LinkRepository links,
             BuildService builds,
@@ -78,6 +64,7 @@ public class JobSheetService {
             Journal journal,
             PlatformTransactionManager transactions) {
         this.trial = new TransactionTemplate(transactions);
+        this.templates = templates;
         this.works = works;
         this.links = links;
         this.builds = builds;
@@ -86,46 +73,19 @@ public class JobSheetService {
         this.journal = journal;
     }
 
-    @AnyHand
-    List<TemplateResponse> templates() {
-        return TEMPLATES.entrySet().stream()
-                .map(t -> {
-                    List<JobSheet.Line> lines = template(t.getKey());
-                    return new TemplateResponse(
-                            t.getKey(),
-                            t.getValue(),
-                            lines.size(),
-                            lines.stream()
-                                    .mapToInt(l -> l.spec().likelyMinutes())
-                                    .sum(),
-                            lines.stream().map(JobSheet.Line::stage).distinct().toList());
-                })
-                .toList();
-    }
-
     /** The lines of a template. */
     public List<JobSheet.Line> template(String id) {
-        if (!TEMPLATES.containsKey(id)) {
-            throw new ValidationException("template", "There is no template \"" + id + "\".");
-        }
-        return shipped(id);
+        return templates.lines(id);
     }
 
-    /** The jobs that measure anew, each under the name of what it measures. */
-    List<JobSheet.Line> renewals() {
-        return shipped("renewals");
-    }
-
-    private static List<JobSheet.Line> shipped(String id) {
-        try (InputStream file = new ClassPathResource("templates/" + id + ".csv").getInputStream()) {
-            JobSheet.Read read = JobSheetCsv.read(file.readAllBytes(), Set.of(), Set.of());
-            if (!read.problems().isEmpty()) {
-                throw new IllegalStateException("The template " + id + " is wrong: " + read.problems());
-            }
-            return read.lines();
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+    /** Adds the work of a template to a build that is there; returns how many jobs that are. */
+    @LeadOrManager
+    int addTemplate(String build, String template) {
+        List<JobSheet.Line> lines = template(template);
+        journal.change("added " + lines.size() + " jobs from a template", () -> {
+            insert(build, null, lines);
+        });
+        return lines.size();
     }
 
     @ManagerOnly

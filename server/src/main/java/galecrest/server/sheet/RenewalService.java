@@ -25,12 +25,19 @@ import org.springframework.stereotype.Service;
 class RenewalService {
     private final MeasurementService measured;
     private final JobSheetService sheets;
+    private final TemplateService templates;
     private final PlanService plans;
     private final Journal journal;
 
-    RenewalService(MeasurementService measured, JobSheetService sheets, PlanService plans, Journal journal) {
+    RenewalService(
+            MeasurementService measured,
+            JobSheetService sheets,
+            TemplateService templates,
+            PlanService plans,
+            Journal journal) {
         this.measured = measured;
         this.sheets = sheets;
+        this.templates = templates;
         this.plans = plans;
         this.journal = journal;
     }
@@ -62,7 +69,7 @@ class RenewalService {
     /** Each after the one before it. */
     private List<JobSheet.Line> lines(List<Measured> wanted) {
         Map<String, JobSheet.Line> known =
-                sheets.renewals().stream().collect(Collectors.toMap(JobSheet.Line::ref, Function.identity()));
+                templates.renewals().stream().collect(Collectors.toMap(JobSheet.Line::ref, Function.identity()));
         List<JobSheet.Line> lines = new ArrayList<>();
         for (Measured one : wanted) {
             JobSheet.Line line = known.get(one.name());

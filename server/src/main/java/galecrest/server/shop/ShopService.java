@@ -48,6 +48,14 @@ public class ShopService {
                         0));
     }
 
+    /** Of a new shop, whose house rules nobody has saved yet, the usual ones are; within the change that is open. */
+    @ManagerOnly
+    public void mustHaveRules() {
+        if (shop.find().isEmpty()) {
+            shop.save(shop());
+        }
+    }
+
     @ManagerOnly
     void change(ShopRequest form) {
         try {

@@ -8,7 +8,6 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import galecrest.server.ServerTest;
-import java.util.HashMap;
 import java.util.Map;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
@@ -78,20 +77,6 @@ class AccessTest extends ServerTest {
             assertThat(answer.status()).isEqualTo(422);
             assertThat(answer.at("next")).contains("10 to 70");
         }
-    }
-
-    @Test
-    void theManagerMakesAnAccountThatCanSignIn() throws Exception {
-        Map<String, Object> account = new HashMap<>(
-                Map.of("username", "Guest Hand", "name", "Guest", "role", "HAND", "password", "for a week only"));
-        assertThat(call(MARA, "POST", "/api/accounts", account).at("username")).contains("2 to 40");
-        account.put("username", "guest");
-        assertThat(call(SEF, "POST", "/api/accounts", account).status()).isEqualTo(403);
-        assertThat(call(MARA, "POST", "/api/accounts", account).status()).isEqualTo(204);
-        assertThat(signIn("guest", "for a week only")).contains("\"role\":\"HAND\"");
-        assertThat(call(MARA, "GET", "/api/accounts", null).body().toString())
-                .contains("\"guest\"")
-                .doesNotContain("password");
     }
 
     @Test

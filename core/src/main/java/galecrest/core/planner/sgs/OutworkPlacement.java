@@ -49,7 +49,7 @@ final class OutworkPlacement {
         back = problem.back[node];
         ready = inspected(trip, back);
         if (ready == WorkingWindows.NEVER) {
-            whyNot = "Nobody is in the shop to look it over when it is back.";
+            whyNot = "Nobody is in the shop to inspect it when it is back.";
             return false;
         }
         leaves = Math.min(trip.awaySince(), back - 1);

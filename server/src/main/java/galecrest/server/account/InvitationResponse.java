@@ -1,0 +1,4 @@
+package galecrest.server.account;
+
+/** Whose password an invitation sets. */
+record InvitationResponse(String username, String name) {}

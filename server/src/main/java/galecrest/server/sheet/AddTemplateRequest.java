@@ -1,0 +1,4 @@
+package galecrest.server.sheet;
+
+/** The work of a template goes onto a car that is there. */
+record AddTemplateRequest(String template) {}
