@@ -96,7 +96,8 @@ export function Rescue({ date, account }: { date: Commitment; account: Schemas['
       {found && found.tried.length > 0 && (
         <p className={`soft small ${layout.note}`}>
           The best first: the chance and the margin that it wins, less what other dates lose, for each hour of
-          effort: extra work, ringing and fetching, telling those whose plan changes. The effort is our estimate.
+          effort: extra work, ringing and fetching, telling those whose plan changes. The effort is our
+          estimate.
         </p>
       )}
     </section>

@@ -10,6 +10,7 @@ import { type LiveChange, useLive } from '../api/live'
 import { useSend } from '../api/send'
 import { THINKING } from '../api/thinking'
 import { Finder, openFinder } from './Finder'
+import { ShopTime } from './ShopTime'
 import { useTold } from './useTold'
 
 const ROOMS = [
@@ -174,6 +175,7 @@ function Rail({
       ))}
       {account.personId && <NavLink to="/day">My day</NavLink>}
       <div className="push" />
+      <ShopTime account={account} />
       <button onClick={openFinder} title="F">
         Find
       </button>

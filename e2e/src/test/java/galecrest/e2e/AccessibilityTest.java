@@ -8,6 +8,7 @@ import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Each view in both colour schemes, by the rules of WCAG 2.2 A and AA that axe can check. */
 class AccessibilityTest extends BrowserTest {
@@ -19,12 +20,15 @@ class AccessibilityTest extends BrowserTest {
             "/build",
             "/walk?view=now",
             "/desk",
+            "/desk?view=yesterday",
             "/gauges",
             "/rollout",
             "/events",
             "/shop/gates",
             "/ledger",
             "/shop/people",
+            "/shop/accounts",
+            "/shop/templates",
             "/shop/rules");
 
     @ParameterizedTest
@@ -35,6 +39,21 @@ class AccessibilityTest extends BrowserTest {
         for (String path : DESK) {
             page.navigate(address(path));
             shutsNobodyOut(page, path);
+        }
+    }
+
+    /** From the phone to the large screen, and nothing runs out of the room sideways. */
+    @ParameterizedTest
+    @ValueSource(ints = {390, 820, 1920})
+    void everyRoomWorksOnEveryScreen(int width) {
+        Page page = signIn("mara", width, 900, ColorScheme.LIGHT);
+        page.waitForURL("**/walk**");
+        for (String path : DESK) {
+            page.navigate(address(path));
+            shutsNobodyOut(page, path + " at " + width);
+            Object wide = page.evaluate(
+                    "() => { const m = document.querySelector('main'); return m.scrollWidth - m.clientWidth }");
+            assertThat(((Number) wide).intValue()).as(path + " at " + width).isLessThanOrEqualTo(1);
         }
     }
 

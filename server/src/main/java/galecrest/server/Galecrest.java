@@ -20,10 +20,13 @@ public class Galecrest {
         SpringApplication.run(Galecrest.class, args);
     }
 
-    /** The present moment; {@code galecrest.start} lets it begin at another one, {@code galecrest.slower} go slower. */
+    /**
+     * The present moment; {@code galecrest.start} lets it begin at another one, {@code galecrest.slower} go slower. Only the
+     * demo moves it on.
+     */
     @Bean
-    Clock clock(@Value("${galecrest.start:}") String start, @Value("${galecrest.slower:1}") int slower) {
+    ShopClock clock(@Value("${galecrest.start:}") String start, @Value("${galecrest.slower:1}") int slower) {
         Clock real = Clock.systemUTC();
-        return start.isBlank() ? real : new TestDay(real, Instant.parse(start), slower);
+        return new ShopClock(start.isBlank() ? real : new TestDay(real, Instant.parse(start), slower));
     }
 }

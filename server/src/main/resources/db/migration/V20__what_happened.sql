@@ -29,3 +29,9 @@ create table house_template (
 create unique index house_template_name on house_template (lower(name));
 create trigger journal after insert or update or delete on house_template for each row execute function journal_row();
 create trigger version before update on house_template for each row execute function next_version();
+
+-- How far the demo's own time is ahead of the real one; no row, and there is none, but in a demo.
+create table shop_clock (
+    id boolean primary key default true check (id),
+    ahead_seconds bigint not null check (ahead_seconds >= 0)
+);

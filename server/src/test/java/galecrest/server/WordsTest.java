@@ -16,7 +16,8 @@ import org.junit.jupiter.api.Test;
 class WordsTest {
     private static final Path HOUSE = Path.of("..");
     private static final Pattern COMMENT = Pattern.compile("/\\*.*?\\*/|(?m)(?<![:\"'])//[^\\n]*", Pattern.DOTALL);
-    private static final Pattern STRING = Pattern.compile("\"\"\".*?\"\"\"|\"(?:[^\"\\\\\\n]|\\\\.)*\"", Pattern.DOTALL);
+    private static final Pattern STRING =
+            Pattern.compile("\"\"\".*?\"\"\"|\"(?:[^\"\\\\\\n]|\\\\.)*\"", Pattern.DOTALL);
     private static final Pattern CODE = Pattern.compile("(?m)^import .*$|\\b[a-z]+[A-Z]\\w*\\b");
     private static final Pattern ROW = Pattern.compile("(?m)^\\| ([^|]+?) \\| [^|]+ \\|$");
 

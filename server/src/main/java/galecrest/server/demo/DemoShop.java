@@ -21,6 +21,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Profile;
@@ -53,6 +54,7 @@ class DemoShop implements SmartInitializingSingleton {
 
     DemoShop(
             Clock clock,
+            DemoClock itsOwnTime,
             Journal journal,
             BuildService builds,
             JobSheetService sheets,
@@ -63,6 +65,7 @@ class DemoShop implements SmartInitializingSingleton {
             DemoMeasurementRepository measured,
             DemoRollOutRepository rollOut,
             DemoPowerRuns powerRuns) {
+        Objects.requireNonNull(itsOwnTime, "the shop is set up in its own time");
         this.rollOut = rollOut;
         this.powerRuns = powerRuns;
         this.measured = measured;

@@ -91,7 +91,7 @@ public class ProgressService {
      * two jobs at once: what one of them was on is paused.
      */
     @AnyHand
-    void start(String id, boolean anyway) {
+    public void start(String id, boolean anyway) {
         Optional<Plan.Placed> placed = placed(id);
         String me = who.account().personId();
         List<String> planned =

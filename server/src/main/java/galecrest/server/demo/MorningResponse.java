@@ -1,0 +1,4 @@
+package galecrest.server.demo;
+
+/** Which morning it is. */
+record MorningResponse(String now) {}
