@@ -76,6 +76,7 @@ class ArchitectureTest {
             "risk",
             "insight",
             "rescue",
+            "rehearse",
             "audit");
 
     @ArchTest

@@ -157,7 +157,7 @@ class SteadyTest extends BrowserTest {
         region(page, "Jobs")
                 .getByText("Coolant and oil lines", new Locator.GetByTextOptions().setExact(true))
                 .click();
-        page.getByText("change", exactly()).click();
+        button(page, "change").click();
         Locator before = field(page, "Not before");
         before.fill(until);
         field(page, "Job").click();

@@ -33,6 +33,11 @@ public record PartLine(
         return new PartLine(id, name, state, other, inspection, pairedWith, pairOverride, vendor);
     }
 
+    /** The same part, here and as ordered. */
+    public PartLine accepted() {
+        return new PartLine(id, name, PartState.ACCEPTED, arrival, inspection, pairedWith, pairOverride, vendor);
+    }
+
     /** The same part, which need not wait for its other half any more. */
     public PartLine freedFromPair(String because) {
         return new PartLine(id, name, state, arrival, inspection, pairedWith, Optional.of(because), vendor);

@@ -33,6 +33,13 @@ public record Person(
         return all.equals(changes) ? this : new Person(id, name, skills, shifts, all, costPerHour);
     }
 
+    /** The same with one change more. */
+    public Person with(ShiftChange change) {
+        List<ShiftChange> all = new ArrayList<>(changes);
+        all.add(change);
+        return new Person(id, name, skills, shifts, all, costPerHour);
+    }
+
     public boolean can(String skill, Level least) {
         Level level = skills.get(skill);
         return level != null && level.atLeast(least);

@@ -27,6 +27,9 @@ import java.util.stream.Stream;
  * anew, with the same luck, so that what differs is the move.
  */
 public final class Rescue {
+    /** Enough trials to see what is often on a chain. */
+    private static final int FEW = 40;
+
     private static final int PAIRED = 4;
     /** An hour of margin counts as much as so much chance; margins beyond a week count no more. */
     private static final double CHANCE_OF_HOUR = 0.01;
@@ -120,6 +123,17 @@ public final class Rescue {
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("There is no commitment " + commitment + "."));
         return new Rescue(shop, plan, which, luck, progress).run();
+    }
+
+    /** The moves that could help a date, not tried yet; for whoever weighs them otherwise. */
+    public static List<List<Move>> candidates(ShopSnapshot shop, Plan plan, CommitmentId commitment) {
+        Commitment which = shop.commitments().stream()
+                .filter(c -> c.id().equals(commitment))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("There is no commitment " + commitment + "."));
+        RiskProfile chance = MonteCarlo.of(shop, plan, RiskOptions.of(FEW, 1, 1), done -> true)
+                .orElseThrow();
+        return new Candidates(shop, plan, chance, which).moves();
     }
 
     private List<Tried> run() {

@@ -5,17 +5,17 @@ package galecrest.core.risk;
  * thing. So two plans of one shop have the same luck in all that they share (common random numbers), and the number of
  * threads does not matter. Mixing by SplitMix64 (Steele, Lea and Flood, 2014).
  */
-final class CommonRandomNumbers {
+public final class CommonRandomNumbers {
     private CommonRandomNumbers() {}
 
     /** A number in [0, 1) for a trial and a thing. */
-    static double of(long seed, int trial, long thing) {
+    public static double of(long seed, int trial, long thing) {
         long z = mix(seed + 0x9E3779B97F4A7C15L * (trial + 1));
         return (mix(z ^ mix(thing)) >>> 11) * 0x1.0p-53;
     }
 
     /** The thing that a text names, under a kind. */
-    static long thing(RiskProfile.What what, String id) {
+    public static long thing(RiskProfile.What what, String id) {
         long hash = 1125899906842597L + what.ordinal();
         for (int i = 0; i < id.length(); i++) {
             hash = 31 * hash + id.charAt(i);

@@ -59,6 +59,37 @@ public record Outwork(
         return with(other, turnaround, notBefore, away);
     }
 
+    /** The same, sent, and promised back for that time. */
+    public Outwork asSent(Instant since, Arrival back) {
+        return standing(Status.STARTED, Optional.of(new Away(since, back)), Optional.empty());
+    }
+
+    /** The same, back and done. */
+    public Outwork asDone(Instant at) {
+        return standing(Status.DONE, Optional.empty(), Optional.of(at));
+    }
+
+    private Outwork standing(Status its, Optional<Away> where, Optional<Instant> done) {
+        return new Outwork(
+                id,
+                build,
+                name,
+                vendor,
+                wholeCar,
+                transportOut,
+                slot,
+                turnaround,
+                transportBack,
+                inspection,
+                gate,
+                essential,
+                its,
+                notBefore,
+                Optional.empty(),
+                where,
+                done);
+    }
+
     private Outwork with(Optional<Span> booked, Turnaround days, Optional<Instant> earliest, Optional<Away> where) {
         return new Outwork(
                 id,
