@@ -133,7 +133,7 @@ function Wrong({ books }: { books: Books }) {
   return (
     <section className={css.links} aria-label="Where estimates were wrong">
       <h2 className={css.title}>Where estimates were wrong</h2>
-      <table className="plain">
+      <table className="plain" tabIndex={0}>
         <thead>
           <tr>
             <th>Kind of work</th>

@@ -23,7 +23,7 @@ export function SkillWeeks({ asks }: { asks: boolean }) {
           {bottleneck ?? 'no skill is short'}
         </span>
       </h2>
-      <table className="plain">
+      <table className="plain" tabIndex={0}>
         <thead>
           <tr>
             <th />

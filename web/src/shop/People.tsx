@@ -81,7 +81,7 @@ export function People({ changes }: { changes: boolean }) {
                 ))}
                 {changes && (
                   <Button
-                    size="compact-xs"
+                    size="compact-sm"
                     variant="default"
                     onClick={() => setLeave(p)}
                     aria-label={`Leave or extra shift for ${p.name}`}
@@ -190,7 +190,7 @@ function PersonForm({
             </Group>
           ))}
           <Button
-            size="compact-xs"
+            size="compact-sm"
             variant="default"
             mt={6}
             onClick={() => form.insertListItem('skills', { skill: '', level: 'ABLE' })}

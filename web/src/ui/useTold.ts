@@ -9,7 +9,8 @@ export function useTold() {
     const box = document.querySelector<HTMLElement>(MESSAGES)
     if (!box || typeof ResizeObserver === 'undefined') return
     const measure = () => {
-      const told = box.querySelector('.mantine-Notification-root') ? box.offsetHeight : 0
+      const foot = parseFloat(getComputedStyle(box).bottom) || 0
+      const told = box.querySelector('.mantine-Notification-root') ? box.offsetHeight + foot : 0
       root.style.setProperty('--told', `${told}px`)
     }
     const watch = new ResizeObserver(measure)

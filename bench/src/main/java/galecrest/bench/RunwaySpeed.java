@@ -78,7 +78,7 @@ final class RunwaySpeed {
               requestAnimationFrame(step)
             }""";
 
-    private static final Pattern MOVED = Pattern.compile("draft: (\\d+) jobs? moved");
+    private static final Pattern MOVED = Pattern.compile("draft: (\\d+) jobs? changed");
 
     private final Page page;
     private final String base;

@@ -57,7 +57,7 @@ class DayAsItIsTest extends BrowserTest {
         finished.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Cut the long shaft"))
                 .click();
         button(mara, "Do it again as rework").click();
-        mara.getByLabel("Why").fill("2 mm short");
+        mara.getByPlaceholder("came back 2 mm short").fill("2 mm short");
         mara.getByLabel("Takes this time").fill("45 min");
         button(mara, "One more round").click();
         assertThat(mara.getByText("Cut the long shaft, round 2").first()).isVisible();

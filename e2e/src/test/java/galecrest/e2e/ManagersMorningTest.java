@@ -129,7 +129,7 @@ class ManagersMorningTest extends BrowserTest {
         mara.mouse().move(box.x + 2 + day, box.y + 8);
         mara.mouse().up();
         assertThat(mara.getByText("Mara pinned Spares and wheels packed")).isVisible();
-        assertThat(mara.getByText(Pattern.compile("draft: \\d+ jobs? moved"))).isVisible();
+        assertThat(mara.getByText(Pattern.compile("draft: \\d+ jobs? changed"))).isVisible();
         button(mara, "Publish").click();
         assertThat(mara.getByText(Pattern.compile("published by Mara"))).isVisible();
     }
