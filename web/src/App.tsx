@@ -14,8 +14,10 @@ import { DeskRoom } from './desk/DeskRoom'
 import { EventsRoom } from './events/EventsRoom'
 import { GaugesRoom } from './gauges/GaugesRoom'
 import { Wall } from './wall/Wall'
+import { RehearsalRoom } from './rehearse/RehearsalRoom'
 import { RollOutRoom } from './rollout/RollOutRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
+import { CallButton } from './domain/CallButton'
 import { OfferLine } from './domain/OnOffer'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
@@ -59,11 +61,12 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
   const hand = account.role === 'HAND'
   return (
     <BoardContext value={board.data}>
-      <Frame account={account} onOffer={(change) => <OfferLine change={change} />}>
+      <Frame account={account} onOffer={(change) => <OfferLine change={change} />} tools={<CallButton />}>
         <Routes>
           <Route path="/day" element={<MyDay account={account} />} />
           <Route path="/walk" element={<Walkround account={account} />} />
           <Route path="/runway" element={<Runway account={account} />} />
+          <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
           <Route path="/desk" element={<DeskRoom account={account} />} />
           <Route path="/build/:id?" element={<BuildRoom account={account} />} />
           <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />

@@ -13,6 +13,8 @@ import { Nothing } from '../ui/Nothing'
 import { word } from '../format/words'
 import { CarForm } from './CarForm'
 import { Dates } from './Dates'
+import { Decisions } from './Decisions'
+import { Faults } from './Faults'
 import { ParkCar } from './ParkCar'
 import { Rounds } from './Rounds'
 import { Finished } from './Finished'
@@ -160,6 +162,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             changes={changes}
             onPick={(w) => setSearch({ work: w }, { replace: true })}
           />
+          <Decisions car={car} changes={changes} />
+          <Faults car={car} />
           <MeasuredList car={car} />
           <ComponentsPanel car={car.id} changes={changes} />
           <Photos car={car} manager={account.role === 'MANAGER'} />

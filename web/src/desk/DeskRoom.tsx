@@ -7,6 +7,7 @@ import { useDesk } from '../api/desk'
 import { CatchUp } from '../catchup/CatchUp'
 import { Nothing } from '../ui/Nothing'
 import { Basket } from './Basket'
+import { Calls } from './Calls'
 import { ChaseList } from './ChaseList'
 import { OutworkSheet } from './OutworkSheet'
 import { Outbox } from './Outbox'
@@ -85,6 +86,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
           />
           <div className={layout.column}>
             <Arrivals />
+            <Calls />
             <SupplyRun supplies={desk.data.supplies} />
             <FittedForNow />
             <Kits kits={desk.data.kits} />

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { Button } from '@mantine/core'
 import { useElementSize, useHotkeys } from '@mantine/hooks'
 import { useCallback, useMemo, useState } from 'react'
@@ -98,6 +99,11 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
             −
           </Button>
           {account.role === 'MANAGER' && <ThinkHarder />}
+          {account.role !== 'HAND' && (
+            <Button size="compact-sm" variant="default" component={Link} to="/rehearse">
+              Rehearse
+            </Button>
+          )}
           <Button size="compact-sm" variant="default" onClick={() => setScore(true)}>
             Score
           </Button>

@@ -41,10 +41,12 @@ interface Props {
   children: ReactNode
   /** What could be done about a change that made a date late. */
   onOffer: (change: number) => ReactNode
+  /** What can be done from any room. */
+  tools: ReactNode
 }
 
 /** The rail with the rooms, what is heard of changes, undo, the keys. */
-export function Frame({ account, children, onOffer }: Props) {
+export function Frame({ account, children, onOffer, tools }: Props) {
   const navigate = useNavigate()
   const phone = useLocation().pathname === '/day'
   const refresh = useRefresh()
@@ -75,7 +77,9 @@ export function Frame({ account, children, onOffer }: Props) {
         </div>
       )}
       <div className={phone ? '' : 'frame'}>
-        {!phone && <Rail account={account} onUndo={() => void undo()} onKeys={() => setKeys(true)} />}
+        {!phone && (
+          <Rail account={account} tools={tools} onUndo={() => void undo()} onKeys={() => setKeys(true)} />
+        )}
         <main className={phone ? 'pocket' : 'room'}>{children}</main>
       </div>
       <Finder account={account} />
@@ -150,10 +154,12 @@ function tell(
 
 function Rail({
   account,
+  tools,
   onUndo,
   onKeys,
 }: {
   account: Schemas['Account']
+  tools: ReactNode
   onUndo: () => void
   onKeys: () => void
 }) {
@@ -176,6 +182,7 @@ function Rail({
       {account.personId && <NavLink to="/day">My day</NavLink>}
       <div className="push" />
       <ShopTime account={account} />
+      {tools}
       <button onClick={openFinder} title="F">
         Find
       </button>

@@ -1,6 +1,6 @@
+import { useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf } from '../api/client'
-import { useSend } from '../api/send'
+import { CallForm } from '../domain/CallForm'
 import { margin } from '../format/margin'
 import { when } from '../format/time'
 import css from './walkround.module.css'
@@ -8,8 +8,8 @@ import css from './walkround.module.css'
 /** What to know before the walk: since yesterday, arriving, out, to ring, the one car to worry about. */
 export function Brief({ onPick }: { onPick: (car: string) => void }) {
   const { board, car } = useBoard()
-  const { send } = useSend()
   const { brief } = board
+  const [ringing, setRinging] = useState<(typeof brief.calls)[number]>()
   const worry = brief.worryCar ? car.get(brief.worryCar) : undefined
   const date = board.commitments.find((c) => c.buildId === brief.worryCar && c.name === brief.worry)
   const late = date !== undefined && (date.marginMinutes ?? -1) < 0
@@ -31,17 +31,14 @@ export function Brief({ onPick }: { onPick: (car: string) => void }) {
             {i > 0 && ' · '}
             <button
               className="link"
-              title={`${c.about}, promised for ${when(c.due, board.now, board.zone)}. Click when done.`}
-              onClick={() =>
-                void send(() =>
-                  dataOf(client.POST('/api/calls/{id}/done', { params: { path: { id: c.id } } })),
-                )
-              }
+              title={`${c.about}, promised for ${when(c.due, board.now, board.zone)}`}
+              onClick={() => setRinging(c)}
             >
               {c.who}
             </button>
           </span>
         ))}
+        {ringing && <CallForm call={ringing} onClose={() => setRinging(undefined)} />}
       </Cell>
       <Cell label="Worry about">
         {worry ? (

@@ -14,6 +14,8 @@ class WebController {
         "/wall/{token}",
         "/welcome/{token}",
         "/runway",
+        "/rehearse",
+        "/rehearse/{id}",
         "/build",
         "/build/{id}",
         "/gauges",

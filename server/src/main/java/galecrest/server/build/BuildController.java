@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Builds, their dates and calls. */
+/** Builds and their dates. */
 @RestController
 @RequestMapping("/api")
 class BuildController {
@@ -60,12 +60,6 @@ class BuildController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeCommitment(@PathVariable String id) {
         builds.removeCommitment(id);
-    }
-
-    @PostMapping("/calls/{id}/done")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void called(@PathVariable String id) {
-        builds.called(id);
     }
 
     @PostMapping("/fitted-for-now/{id}/made-good")

@@ -161,12 +161,4 @@ class BuildRepository {
     void deleteCommitment(String id) {
         db.sql("delete from commitment where id = :id").param("id", id).update();
     }
-
-    boolean called(String id, Instant at) {
-        return db.sql("update promised_call set done_at = :at where id = :id and done_at is null")
-                        .param("id", id)
-                        .param("at", Timestamp.from(at))
-                        .update()
-                > 0;
-    }
 }

@@ -181,15 +181,6 @@ public class BuildService {
     }
 
     @LeadOrManager
-    void called(String id) {
-        journal.change("made a promised call", () -> {
-            if (!builds.called(id, clock.instant())) {
-                throw new NotFoundException("promised call");
-            }
-        });
-    }
-
-    @LeadOrManager
     void madeGood(String id) {
         journal.change("made good what was fitted for now", () -> {
             if (!fittedForNow.madeGood(id, clock.instant())) {

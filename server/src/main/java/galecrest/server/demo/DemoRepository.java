@@ -364,7 +364,7 @@ class DemoRepository {
     }
 
     void call(String build, String who, String about, Instant due) {
-        db.sql("insert into promised_call values (:id, :build, :who, :about, :due, null)")
+        db.sql("insert into promised_call (id, build_id, who, about, due) values (:id, :build, :who, :about, :due)")
                 .param("id", NewId.next())
                 .param("build", build)
                 .param("who", who)

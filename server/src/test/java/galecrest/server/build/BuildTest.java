@@ -163,11 +163,111 @@ class BuildTest extends ServerTest {
         JsonNode calls = board().at("/brief/calls");
         assertThat(calls).isNotEmpty();
         String path = "/api/calls/" + calls.get(0).get("id").asText() + "/done";
-        assertThat(call(SEF, "POST", path, null).status()).isEqualTo(204);
+        Map<String, Object> said = Map.of("said", "wants the stripe in white");
+        assertThat(call(SEF, "POST", path, said).status()).isEqualTo(204);
         assertThat(board().at("/brief/calls")).hasSize(calls.size() - 1);
-        assertThat(call(SEF, "POST", path, null).status()).isEqualTo(404);
+        assertThat(call(SEF, "POST", path, said).status()).isEqualTo(404);
+        assertThat(call(SEF, "GET", "/api/calls", null).body().toString()).contains("wants the stripe in white");
         undo(SEF, 1);
         assertThat(board().at("/brief/calls")).isEqualTo(calls);
+    }
+
+    /** Noted in one line by whoever answers the telephone, with the next call promised. */
+    @Test
+    void aCallThatComesInIsNotedAndTheNextPromised() throws Exception {
+        int before = board().at("/brief/calls").size();
+        assertThat(call(BO, "POST", "/api/calls", Map.of("who", "Harbour Coatings", "about", "flange"))
+                        .at("said"))
+                .contains("What was said");
+        assertThat(call(
+                                BO,
+                                "POST",
+                                "/api/calls",
+                                Map.of(
+                                        "who",
+                                        "Harbour Coatings",
+                                        "about",
+                                        "flange",
+                                        "said",
+                                        "ready on Friday",
+                                        "due",
+                                        at(0, "15:00")))
+                        .status())
+                .isEqualTo(204);
+        assertThat(board().at("/brief/calls")).hasSize(before + 1);
+        assertThat(call(MARA, "GET", "/api/journal", null).body().toString())
+                .contains("Harbour Coatings rang: ready on Friday");
+        undo(BO, 1);
+        assertThat(board().at("/brief/calls")).hasSize(before);
+    }
+
+    @Test
+    void aDecisionIsAskedWithItsOptionsAndKeptWithWhatWasSaid() throws Exception {
+        String car = find("cars", "number", "8").get("id").asText();
+        Map<String, Object> form = Map.of(
+                "question",
+                "Which brake pads",
+                "asked",
+                "the customer",
+                "due",
+                at(2, "12:00"),
+                "options",
+                List.of(
+                        Map.of("name", "as last season", "price", 380, "effect", ""),
+                        Map.of("name", "the harder ones", "price", -1, "effect", "a week later")));
+        assertThat(call(MARA, "POST", "/api/builds/" + car + "/decisions", form).at("options.1"))
+                .isNotEmpty();
+        form = Map.of("question", "Which brake pads", "asked", "", "options", List.of());
+        String id = call(MARA, "POST", "/api/builds/" + car + "/decisions", form)
+                .body()
+                .get("id")
+                .asText();
+        assertThat(call(BO, "PUT", "/api/decisions/" + id, Map.of("chosen", "x", "kept", false, "note", ""))
+                        .status())
+                .isEqualTo(403);
+        Map<String, Object> decided = Map.of("chosen", "as last season", "kept", true, "note", "said so on the phone");
+        assertThat(call(MARA, "PUT", "/api/decisions/" + id, decided).status()).isEqualTo(204);
+        assertThat(call(SEF, "PUT", "/api/decisions/" + id, decided).status())
+                .as("it is decided")
+                .isEqualTo(404);
+        JsonNode there = call(BO, "GET", "/api/builds/" + car + "/decisions", null)
+                .body()
+                .get(0);
+        assertThat(there.get("kept").asBoolean()).isTrue();
+        assertThat(there.get("decidedBy").asText()).isEqualTo("Mara");
+        undo(MARA, 2);
+    }
+
+    @Test
+    void theNextOneSeesWhatWasRuledOut() throws Exception {
+        String car = find("cars", "number", "8").get("id").asText();
+        String id = call(BO, "POST", "/api/builds/" + car + "/faults", Map.of("symptom", "misfire above 5,000"))
+                .body()
+                .get("id")
+                .asText();
+        Map<String, Object> check =
+                Map.of("what", "coil 3", "how", "swapped with 2", "result", "stays on 3", "ruledOut", true);
+        assertThat(call(BO, "POST", "/api/faults/" + id + "/checks", check).status())
+                .isEqualTo(204);
+        assertThat(call(
+                                BO,
+                                "POST",
+                                "/api/faults/" + id + "/checks",
+                                Map.of("what", "", "how", "", "result", "x", "ruledOut", false))
+                        .at("what"))
+                .contains("What was checked");
+        assertThat(call(SEF, "POST", "/api/faults/" + id + "/solved", Map.of("cause", "plug lead chafed"))
+                        .status())
+                .isEqualTo(204);
+        assertThat(call(BO, "POST", "/api/faults/" + id + "/checks", check).status())
+                .as("it is solved")
+                .isEqualTo(404);
+        JsonNode fault =
+                call(SEF, "GET", "/api/builds/" + car + "/faults", null).body().get(0);
+        assertThat(fault.at("/checks/0/what").asText()).isEqualTo("coil 3");
+        assertThat(fault.at("/checks/0/byName").asText()).isEqualTo("Bo");
+        undo(SEF, 1);
+        undo(BO, 2);
     }
 
     @Test
