@@ -18,6 +18,7 @@ class AccessibilityTest extends BrowserTest {
     private static final List<String> DESK = List.of(
             "/walk",
             "/runway",
+            "/rehearse",
             "/build",
             "/walk?view=now",
             "/desk",

@@ -140,6 +140,31 @@ class DayAsItIsTest extends BrowserTest {
         assertThat(guest.getByLabel("User name")).isVisible();
     }
 
+    /** A day on a copy: decided, played on, compared with what the planner would have come to; the record is as it was. */
+    @Test
+    void aDayIsRehearsedAndComparedWithThePlanners() {
+        Page mara = manager();
+        String brief = region(mara, "Brief").textContent();
+        mara.navigate(address("/rehearse"));
+        mara.getByLabel("Working days").fill("1");
+        button(mara, "Begin").click();
+        mara.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("What could be decided"))
+                .getByRole(AriaRole.CHECKBOX)
+                .first()
+                .check();
+        button(mara, "Decide that and go on").click();
+        assertThat(mara.getByText("turn 1 of 2")).isVisible();
+        mara.reload();
+        assertThat(mara.getByText("turn 1 of 2")).isVisible();
+        button(mara, "Let it go on").or(button(mara, "Decide that and go on")).click();
+        Locator end = region(mara, "How it came out");
+        end.waitFor(new Locator.WaitForOptions().setTimeout(120_000));
+        assertThat(end).containsText("dates kept, of");
+        assertThat(end).containsText("turn 0:");
+        mara.navigate(address("/walk"));
+        assertThat(region(mara, "Brief")).hasText(brief);
+    }
+
     /** A message never lies on what is worked on: the room ends above it. */
     @Test
     void messagesLieOnNothing() {

@@ -31,7 +31,6 @@ class Screenshots extends BrowserTest {
         mara.getByText("who can release it").waitFor();
         shot(mara, "now");
         mara.keyboard().press("p");
-        shot(mara, "runway");
         mara.locator("text:has-text('now')").first().waitFor();
         mara.getByTitle("Show the chain").nth(2).click();
         mara.locator("button[aria-expanded]").nth(2).click();
@@ -39,8 +38,14 @@ class Screenshots extends BrowserTest {
         button(mara, "Try everything that could").click();
         button(mara, "Try everything again").waitFor(new Locator.WaitForOptions().setTimeout(90_000));
         mara.locator("button[aria-expanded]").nth(2).click();
-        mara.evaluate("() => window.scrollTo(0, 0)");
+        mara.evaluate("() => document.querySelector('main').scrollTo(0, 0)");
         shot(mara, "rescue");
+        mara.navigate(address("/rehearse"));
+        button(mara, "Begin").click();
+        mara.getByText("turn 0 of 10").waitFor();
+        button(mara, "Let it go on").click();
+        mara.getByText("turn 1 of 10").waitFor();
+        shot(mara, "rehearse");
         mara.keyboard().press("b");
         mara.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption("8 Vesk coupe");
         shot(mara, "build");

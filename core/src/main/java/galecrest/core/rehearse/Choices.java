@@ -14,17 +14,19 @@ import java.util.List;
 final class Choices {
     /** So many dates are looked at: those with the least to spare. */
     private static final int DATES = 2;
-    /** Below so many hours to spare a date is in trouble. */
-    private static final double TROUBLE_HOURS = 4;
 
     private static final int MOST = 6;
+    /** Less than this makes no difference. */
+    private static final double NOTHING = 0.01;
+    /** So much more to spare is worth a thought, where nothing is less late by it. */
+    private static final double WORTH_HOURS = 0.5;
 
     private Choices() {}
 
     /** The most worth first; at most {@value #MOST}. */
     static List<Choice> of(Rehearsal now) {
         List<CommitmentId> worst = now.standings().stream()
-                .filter(s -> s.margin().map(Minutes::hours).orElse(-1.0) < TROUBLE_HOURS)
+                .filter(Standing::inTrouble)
                 .sorted(Comparator.comparingDouble(
                         s -> s.margin().map(Minutes::hours).orElse(-1e9)))
                 .map(Standing::date)
@@ -34,7 +36,13 @@ final class Choices {
         double before = now.lateness();
         for (CommitmentId date : worst) {
             for (List<Move> moves : Rescue.candidates(now.shop(), now.plan(), date)) {
-                double wins = before - now.deciding(moves).lateness();
+                if (moves.stream().anyMatch(m -> m instanceof Move.SwapEvent)) {
+                    // To go to another event is to give this one up; that is not won.
+                    continue;
+                }
+                Rehearsal decided = now.deciding(moves);
+                double wins = before - decided.lateness();
+                double gains = margin(decided, date) - margin(now, date);
                 double effort = moves.stream()
                         .mapToDouble(m -> MoveEffort.hours(now.shop(), m))
                         .sum();
@@ -44,15 +52,28 @@ final class Choices {
                         String.join("; ", MoveText.say(now.shop(), moves)),
                         date,
                         wins,
+                        gains,
                         effort));
             }
         }
         return choices.stream()
-                .filter(c -> c.wins() > 0.01)
+                .filter(c -> c.wins() > NOTHING || c.wins() > -NOTHING && c.gains() >= WORTH_HOURS)
                 .filter(distinct())
-                .sorted(Comparator.comparingDouble(Choice::worth).reversed().thenComparing(Choice::id))
+                .sorted(Comparator.comparingDouble(Choice::worth)
+                        .thenComparingDouble(Choice::gains)
+                        .reversed()
+                        .thenComparing(Choice::id))
                 .limit(MOST)
                 .toList();
+    }
+
+    /** Hours to spare; of a date that cannot be planned, a working week short. */
+    private static double margin(Rehearsal week, CommitmentId date) {
+        return week.standings().stream()
+                .filter(s -> s.date().equals(date))
+                .mapToDouble(s -> s.margin().map(Minutes::hours).orElse(-40.0))
+                .findFirst()
+                .orElse(0);
     }
 
     private static java.util.function.Predicate<Choice> distinct() {

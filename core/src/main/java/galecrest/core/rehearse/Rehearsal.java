@@ -1,5 +1,6 @@
 package galecrest.core.rehearse;
 
+import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.parts.PartState;
 import galecrest.core.people.Person;
@@ -17,6 +18,8 @@ import galecrest.core.risk.RiskProfile;
 import galecrest.core.time.Arrival;
 import galecrest.core.time.DurationText;
 import galecrest.core.time.Minutes;
+import galecrest.core.work.Commitment;
+import galecrest.core.work.CommitmentId;
 import galecrest.core.work.Estimate;
 import galecrest.core.work.Job;
 import galecrest.core.work.Outwork;
@@ -48,7 +51,7 @@ public final class Rehearsal {
 
     private static final Duration TICK = Duration.ofMinutes(15);
     private static final int LONGEST_WEEKEND = 10;
-    /** What takes so much longer than was thought is worth telling: a third, and a quarter of an hour. */
+    /** What takes so much longer than was thought is worth telling: a third. */
     private static final double LONG = 1.33;
 
     private final Luck luck;
@@ -65,6 +68,7 @@ public final class Rehearsal {
         this.shop = shop;
         this.luck = luck;
         plan = planned(shop);
+        settle();
     }
 
     private static Plan planned(ShopSnapshot shop) {
@@ -110,13 +114,37 @@ public final class Rehearsal {
             shop = MoveEffects.apply(shop, move);
         }
         if (!moves.isEmpty()) {
-            mend();
+            settle();
         }
     }
 
+    /** The plan that stands is mended, and moves no more than it must. */
     private void mend() {
         shop = shop.withPublished(plan);
         plan = planned(shop);
+    }
+
+    /** At a turn the work of cars whose dates are in trouble may come sooner or later, as a better plan on offer has it. */
+    private void settle() {
+        mend();
+        Set<CommitmentId> trouble = standings().stream()
+                .filter(Standing::inTrouble)
+                .map(Standing::date)
+                .collect(Collectors.toSet());
+        Set<BuildId> builds = shop.commitments().stream()
+                .filter(c -> trouble.contains(c.id()))
+                .map(Commitment::build)
+                .collect(Collectors.toSet());
+        if (!builds.isEmpty()) {
+            ShopSnapshot standing = shop.withPublished(plan);
+            Plan other =
+                    Planner.plan(standing, PlanOptions.interactive(standing).lettingGo(builds));
+            if (Standing.lateness(standing, other) < Standing.lateness(standing, plan)
+                    || Standing.spare(other, trouble) > Standing.spare(plan, trouble)) {
+                shop = standing;
+                plan = other;
+            }
+        }
     }
 
     /** Plays on to the next turn; what happened meanwhile, in order. */
@@ -131,7 +159,7 @@ public final class Rehearsal {
         if (shop.now().isBefore(until)) {
             tick(until);
         }
-        mend();
+        settle();
         return List.copyOf(events);
     }
 
@@ -193,6 +221,11 @@ public final class Rehearsal {
 
     private ReasonText say() {
         return new ReasonText(shop);
+    }
+
+    /** Work with its car. */
+    private String called(Work work) {
+        return say().build(work.build()) + " " + work.name();
     }
 
     private void tell(String said, boolean bad) {
@@ -257,9 +290,11 @@ public final class Rehearsal {
         left.put(job.id(), rest);
         if (rest > 0) {
             Job on = job.afterWorking(Minutes.of(Math.round(minutes)));
-            boolean over = job.toDo().value() <= minutes;
+            boolean over = job.toDo().value() <= minutes
+                    && luck.takes(job.id(), job.estimate())
+                            >= LONG * job.estimate().likely().value();
             if (over && toldLong.add(job.id())) {
-                tell(say().work(job.id()) + " takes longer than was thought", true);
+                tell(called(job) + " takes longer than was thought", true);
             }
             return on.asStarted(on.remaining(), job.started().orElseThrow());
         }
@@ -271,7 +306,7 @@ public final class Rehearsal {
                             Math.max(1, f.work().value() / 2),
                             Math.max(1, f.work().value()),
                             Math.max(1, 2 * f.work().value()))));
-            tell("Found at " + say().work(job.id()) + ": " + DurationText.of(f.work()) + " more", true);
+            tell("Found at " + called(job) + ": " + DurationText.of(f.work()) + " more", true);
         });
         return job.asDone(shop.now());
     }
@@ -290,7 +325,7 @@ public final class Rehearsal {
             return outwork;
         }
         boolean late = promised.likely().isBefore(now.minus(Duration.ofHours(12)));
-        tell(say().work(outwork.id()) + " is back" + (late ? ", late" : ""), late);
+        tell(called(outwork) + " is back" + (late ? ", late" : ""), late);
         return outwork.asDone(now);
     }
 
@@ -340,7 +375,7 @@ public final class Rehearsal {
 
     /** Sent now, promised for when the plan has it back, sooner or later as its turnaround is. */
     private Work sent(Outwork outwork, Plan.Placed at, Instant now) {
-        tell(say().work(outwork.id()) + " goes out", false);
+        tell(called(outwork) + " goes out", false);
         Outwork.Turnaround days = outwork.turnaround();
         Instant likely = at.end().isAfter(now) ? at.end() : now.plus(Duration.ofDays(days.likely()));
         Instant low = likely.minus(Duration.ofDays(Math.max(0, days.likely() - days.low())));

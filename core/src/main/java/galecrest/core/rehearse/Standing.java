@@ -7,6 +7,7 @@ import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How a date stands in a rehearsal.
@@ -20,6 +21,22 @@ public record Standing(CommitmentId date, Optional<Minutes> margin) {
     /** Whether it is kept, or would be. */
     public boolean kept() {
         return margin.filter(m -> m.value() >= 0).isPresent();
+    }
+
+    /** Below so many hours to spare a date is in trouble. */
+    private static final double TROUBLE_HOURS = 4;
+
+    /** Whether it has so little to spare that somebody should think about it. */
+    boolean inTrouble() {
+        return margin.map(Minutes::hours).orElse(-LOST_HOURS) < TROUBLE_HOURS;
+    }
+
+    /** Hours to spare of some dates together; one that cannot be planned is a working week short. */
+    static double spare(Plan plan, Set<CommitmentId> of) {
+        return plan.outlooks().stream()
+                .filter(o -> of.contains(o.commitment()))
+                .mapToDouble(o -> o.margin().map(Minutes::hours).orElse(-LOST_HOURS))
+                .sum();
     }
 
     static List<Standing> of(Plan plan) {

@@ -3,6 +3,7 @@ package galecrest.server.account;
 import galecrest.server.SqlTime;
 import galecrest.server.access.Role;
 import java.sql.Timestamp;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +19,8 @@ class InvitationRepository {
         this.db = db;
     }
 
-    List<AccountResponse> accounts(Instant now) {
+    /** @param ahead how far the shop is ahead of the real time, by which sessions go */
+    List<AccountResponse> accounts(Instant now, Duration ahead) {
         return db.sql("""
                         select a.username, a.name, a.role, a.person_id, i.until,
                             count(s.session_id)::int as sessions, max(s.last_access_time) as seen
@@ -28,7 +30,7 @@ class InvitationRepository {
                         left join spring_session s on s.principal_name = a.username and s.expiry_time > :millis
                         group by a.username, i.until order by a.username""")
                 .param("now", Timestamp.from(now))
-                .param("millis", now.toEpochMilli())
+                .param("millis", now.minus(ahead).toEpochMilli())
                 .query((row, n) -> {
                     long seen = row.getLong("seen");
                     return new AccountResponse(
@@ -38,7 +40,7 @@ class InvitationRepository {
                             row.getString("person_id"),
                             SqlTime.instant(row, "until"),
                             row.getInt("sessions"),
-                            seen == 0 ? null : Instant.ofEpochMilli(seen));
+                            seen == 0 ? null : Instant.ofEpochMilli(seen).plus(ahead));
                 })
                 .list();
     }

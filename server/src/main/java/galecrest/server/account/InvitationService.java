@@ -1,6 +1,7 @@
 package galecrest.server.account;
 
 import galecrest.server.NewId;
+import galecrest.server.ShopClock;
 import galecrest.server.access.Account;
 import galecrest.server.access.AccountService;
 import galecrest.server.access.CurrentUser;
@@ -8,7 +9,6 @@ import galecrest.server.access.ManagerOnly;
 import galecrest.server.access.Role;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -26,9 +26,9 @@ class InvitationService {
     private final InvitationRepository invitations;
     private final AccountService accounts;
     private final CurrentUser who;
-    private final Clock clock;
+    private final ShopClock clock;
 
-    InvitationService(InvitationRepository invitations, AccountService accounts, CurrentUser who, Clock clock) {
+    InvitationService(InvitationRepository invitations, AccountService accounts, CurrentUser who, ShopClock clock) {
         this.invitations = invitations;
         this.accounts = accounts;
         this.who = who;
@@ -37,7 +37,11 @@ class InvitationService {
 
     @ManagerOnly
     List<AccountResponse> all() {
-        return invitations.accounts(clock.instant());
+        return there();
+    }
+
+    private List<AccountResponse> there() {
+        return invitations.accounts(clock.instant(), clock.ahead());
     }
 
     @ManagerOnly
@@ -107,7 +111,7 @@ class InvitationService {
     }
 
     private void aManagerMustStay(String username, String field) {
-        boolean another = invitations.accounts(clock.instant()).stream()
+        boolean another = there().stream()
                 .anyMatch(a -> a.role() == Role.MANAGER && !a.username().equals(username) && a.invitedUntil() == null);
         if (!another) {
             throw new ValidationException(field, "Somebody must stay manager.");

@@ -25,6 +25,8 @@ class DemoDeskRepository {
     }
 
     void all(DemoShop shop) {
+        toDecide(shop);
+        fault(shop);
         kept(shop, "Tide Driveline", 4, 6, 5, 9, 3, 7);
         kept(shop, "Harbour Coatings", 0, 1, 0, 2, 0, 0, 1);
         kept(shop, "Anchor Machining", 0, 0, 1);
@@ -157,6 +159,40 @@ class DemoDeskRepository {
         db.sql("""
                         insert into payment
                         select 'deposit-' || build_id, build_id, agreed_at, 3000, 'deposit' from estimate""").update();
+    }
+
+    /** What a customer must say, by when, and one thing that stays as it was. */
+    private void toDecide(DemoShop shop) {
+        db.sql("""
+                        insert into car_decision (id, build_id, question, asked, due, made_at)
+                        select 'decide-harness', id, 'Harness colour', 'Petra Vance-Holm', :due, :now from build where number = '27'""")
+                .param("due", Timestamp.from(shop.now().plus(3, ChronoUnit.DAYS)))
+                .param("now", Timestamp.from(shop.now()))
+                .update();
+        db.sql("""
+                        insert into car_decision_option values
+                            ('decide-harness', 0, 'black, from stock', 240, ''),
+                            ('decide-harness', 1, 'red, to order', 310, 'two weeks, nothing waits for it')""").update();
+        db.sql("""
+                        insert into car_decision (id, build_id, question, chosen, kept, note, decided_at, decided_by, made_at)
+                        select 'decide-pads', id, 'Brake pads', 'as last season', true, 'he knows how they bite', :now, 'Mara', :now
+                        from build where number = '61'""")
+                .param("now", Timestamp.from(shop.now().minus(9, ChronoUnit.DAYS)))
+                .update();
+    }
+
+    /** A misfire that somebody has looked for. */
+    private void fault(DemoShop shop) {
+        Instant yesterday = shop.now().minus(20, ChronoUnit.HOURS);
+        db.sql("""
+                        insert into fault (id, build_id, symptom, noted_at, noted_by)
+                        select 'misfire', id, 'Misfire above 5,000 rpm', :at, 'Sef' from build where number = '19'""").param("at", Timestamp.from(yesterday)).update();
+        db.sql("""
+                        insert into fault_check values
+                            ('misfire-1', 'misfire', 'coil 3', 'swapped with 2', 'stays on 3', true, :at, 'Ruth'),
+                            ('misfire-2', 'misfire', 'fuel pressure', 'gauge at the rail, on the road', 'holds', true, :at, 'Ruth')""")
+                .param("at", Timestamp.from(yesterday.plus(2, ChronoUnit.HOURS)))
+                .update();
     }
 
     private record DoneRow(String id, String skill, int minutes, Instant doneAt) {}

@@ -38,9 +38,10 @@ record RehearsalResponse(
 
     /**
      * @param wins hours by which less is late, all dates together
+     * @param gains hours by which its own date has more to spare
      * @param effort hours of effort
      */
-    record ChoiceView(String id, String said, String dateId, double wins, double effort) {}
+    record ChoiceView(String id, String said, String dateId, double wins, double gains, double effort) {}
 
     record DecisionView(int turn, String said) {}
 

@@ -46,7 +46,7 @@ final class RehearsalViews {
                         .toList(),
                 choices.stream()
                         .map(c -> new RehearsalResponse.ChoiceView(
-                                c.id(), c.said(), c.date().value(), c.wins(), c.effort()))
+                                c.id(), c.said(), c.date().value(), c.wins(), c.gains(), c.effort()))
                         .toList(),
                 decisions.stream()
                         .map(d -> new RehearsalResponse.DecisionView(d.turn(), d.said()))
