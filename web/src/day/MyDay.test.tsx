@@ -137,6 +137,7 @@ describe('a hand’s day', () => {
       day({ changes: [{ workId: 'Fit loom', said: 'Fit loom from 08:00 to 09:00' }] }),
     )
     const { unmount } = shown()
+    await userEvent.click(await screen.findByRole('button', { name: /1 changed/ }))
     expect(await screen.findByText('Fit loom from 08:00 to 09:00')).toBeDefined()
     expect(asked('POST /api/my-day/looked')).toHaveLength(0)
     await userEvent.click(screen.getByRole('button', { name: 'Seen' }))
@@ -149,6 +150,15 @@ describe('a hand’s day', () => {
     on('GET /api/supplies', () => [])
     shown()
     await waitFor(() => expect(asked('POST /api/my-day/looked')).toHaveLength(1))
+  })
+
+  it('opens a job of a later day, which can be held or begun from there', async () => {
+    on('POST /api/works/Set%20toe/start', () => undefined)
+    shown()
+    const user = userEvent.setup()
+    await user.click(await screen.findByRole('button', { name: /Set toe/ }))
+    await user.click(within(await card('Set toe')).getByRole('button', { name: 'Start' }))
+    await waitFor(() => expect(asked('POST /api/works/Set%20toe/start')).toHaveLength(1))
   })
 
   it('ticks off what the supply run brings', async () => {

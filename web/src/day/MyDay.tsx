@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, Modal } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useBoard, type Work } from '../api/board'
@@ -27,6 +27,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
   })
   const [holding, setHolding] = useState<Work>()
   const [finding, setFinding] = useState(false)
+  const [opened, setOpened] = useState<string>()
   const works = (ids: string[] = []) => ids.flatMap((id) => work.get(id) ?? [])
   if (!account.personId)
     return <Nothing title="This account is nobody's" text="Only people of the shop have a day here." />
@@ -57,7 +58,7 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
       </Section>
       <Section title="Later">
         {works(day_?.later).map((w) => (
-          <LaterLine key={w.id} work={w} />
+          <LaterLine key={w.id} work={w} onOpen={() => setOpened(w.id)} />
         ))}
       </Section>
       <Goods />
@@ -67,6 +68,18 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
           I found something
         </Button>
       </div>
+      <Modal opened={work.has(opened ?? '')} onClose={() => setOpened(undefined)} fullScreen>
+        {works(opened ? [opened] : []).map((w) => (
+          <WorkCard
+            key={w.id}
+            work={w}
+            onHold={() => {
+              setOpened(undefined)
+              setHolding(w)
+            }}
+          />
+        ))}
+      </Modal>
       {holding && <HoldSheet work={holding} onClose={() => setHolding(undefined)} />}
       {finding && (
         <FindingSheet

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
@@ -10,6 +10,7 @@ import css from './day.module.css'
 export function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
+  const [open, setOpen] = useState(false)
   const published = mine.publishedAt
   const seen = useRef<string>(undefined)
   const nothing = mine.changes.length === 0
@@ -22,12 +23,16 @@ export function News({ day: mine }: { day: Schemas['MyDayResponse'] }) {
   if (nothing) return null
   return (
     <section className={`panel ${css.alert}`} aria-label="What changed">
-      <div className="strong hot">Changed {when(published, board.now, board.zone)}</div>
-      <ul className={css.news}>
-        {mine.changes.map((c) => (
-          <li key={c.workId}>{c.said}</li>
-        ))}
-      </ul>
+      <button className={`link strong hot ${css.fold}`} aria-expanded={open} onClick={() => setOpen(!open)}>
+        {mine.changes.length} changed {when(published, board.now, board.zone)}: {open ? 'fold away' : 'show'}
+      </button>
+      {open && (
+        <ul className={css.news}>
+          {mine.changes.map((c) => (
+            <li key={c.workId}>{c.said}</li>
+          ))}
+        </ul>
+      )}
       <Button
         fullWidth
         size="lg"

@@ -6,7 +6,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { MarginMark } from '../domain/MarginMark'
-import { margin } from '../format/margin'
+import { duration, margin } from '../format/margin'
 import { clock, day } from '../format/time'
 import { Nothing } from '../ui/Nothing'
 import { RehearsalEnd } from './RehearsalEnd'
@@ -187,7 +187,7 @@ function Decide({ turn, chosen, onChosen }: DecideProps) {
             mt={8}
             checked={chosen.includes(c.id)}
             label={c.said}
-            description={`${car.get(d?.buildId ?? '')?.number ?? ''} ${d?.name ?? ''}: ${c.wins > 0.05 ? `${c.wins.toFixed(1)} h less late` : `${margin(Math.round(c.gains * 60))} to spare`}, ${c.effort.toFixed(1)} h of effort`}
+            description={`${car.get(d?.buildId ?? '')?.number ?? ''} ${d?.name ?? ''}: ${margin(Math.round(c.gains * 60))}, for ${duration(Math.round(c.effort * 60))} of effort`}
             onChange={(e) =>
               onChosen(e.currentTarget.checked ? [...chosen, c.id] : chosen.filter((id) => id !== c.id))
             }

@@ -12,6 +12,7 @@ import { PaperTag } from '../domain/PaperTag'
 import { Parked } from '../domain/Parked'
 import { Restricted } from '../domain/Restricted'
 import { Chain } from '../domain/Chain'
+import { useWorkVerbs } from '../domain/verbs'
 import { duration } from '../format/margin'
 import { away, dayKey, when } from '../format/time'
 import { word } from '../format/words'
@@ -27,6 +28,7 @@ interface Props {
 /** The sheet of one car: its three lines, why its date is in doubt, today's people, what to remember. */
 export function CarSheet({ car, account }: Props) {
   const { board, work, commitment, person } = useBoard()
+  const verbs = useWorkVerbs()
   const date = commitment.get(car.nextDate ?? '')
   const odds = useOdds().of.get(date?.id ?? '')
   const doing = car.doing.flatMap((id) => work.get(id) ?? [])
@@ -79,6 +81,14 @@ export function CarSheet({ car, account }: Props) {
               <div key={w.id} className="quiet">
                 {w.name}: {w.job?.startedBy.map((p) => person.get(p)?.name).join(' and ')},{' '}
                 {duration(w.job?.remainingMinutes ?? 0)} to go
+                {(w.job?.overMinutes ?? 0) > 0 && `, ${duration(w.job?.overMinutes ?? 0)} past its time`}{' '}
+                <button
+                  className="link small"
+                  aria-label={`${w.name} is done`}
+                  onClick={() => verbs.done(w.id)}
+                >
+                  done
+                </button>
               </div>
             ))}
       </Line>
