@@ -9,6 +9,7 @@ import { PaperTag } from '../domain/PaperTag'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf, when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
+import { GuestForm } from './GuestForm'
 import { HoldForm } from './HoldForm'
 import { Disturbs } from './Disturbs'
 import { ForDate } from './ForDate'
@@ -63,6 +64,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
   const [version, setVersion] = useState(work?.version ?? 0)
   const [holding, setHolding] = useState(false)
   const [splitting, setSplitting] = useState(false)
+  const [guest, setGuest] = useState(false)
   const changes = account.role !== 'HAND'
   const form = useForm<JobValues>({
     initialValues: {
@@ -143,10 +145,21 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
               Split
             </Button>
           )}
+          {changes && work.status === 'TODO' && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              title="The customer, or a vendor’s people, at our place"
+              onClick={() => setGuest(true)}
+            >
+              From outside
+            </Button>
+          )}
         </Group>
       )}
       {work?.status === 'STARTED' && <MoreTime work={work.id} />}
       {work?.status === 'DONE' && <FinishedJob work={work} changes={changes} />}
+      {guest && work && <GuestForm work={work} onClose={() => setGuest(false)} />}
       {splitting && work && <SplitJob work={work} onClose={() => setSplitting(false)} />}
       {holding && work && <HoldForm work={work} onClose={() => setHolding(false)} />}
       {work && <Pins work={work} canPin={account.role === 'MANAGER'} />}

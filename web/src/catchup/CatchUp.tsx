@@ -19,7 +19,7 @@ export function CatchUp() {
 }
 
 function Day({ there, onDay }: { there: CatchUpDay; onDay: (day: string) => void }) {
-  const { board } = useBoard()
+  const { board, person } = useBoard()
   const { send, busy } = useSend()
   const [said, setSaid] = useState<Record<string, Partial<Draft>>>({})
   const [added, setAdded] = useState<Draft[]>([])
@@ -47,6 +47,10 @@ function Day({ there, onDay }: { there: CatchUpDay; onDay: (day: string) => void
     }
   }
   const noon = `${there.day}T12:00:00Z`
+  // A guest who did not come has no day.
+  const people = there.people.filter(
+    (p) => p.inMinutes > 0 || p.written.length > 0 || (person.get(p.personId)?.shifts.length ?? 0) > 0,
+  )
   return (
     <section aria-label="Catch up" className={css.day}>
       <div className={css.head}>
@@ -68,7 +72,7 @@ function Day({ there, onDay }: { there: CatchUpDay; onDay: (day: string) => void
         )}
       </div>
       <div className={css.people}>
-        {there.people.map((p) => (
+        {people.map((p) => (
           <Person
             key={p.personId}
             day={p}

@@ -45,7 +45,8 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
     ['ArrowUp', () => step(-1)],
     ['Enter', writeDown, { preventDefault: false }],
   ])
-  const inNow = board.people.filter((p) => p.inNow).length
+  const hands = board.people.filter((p) => p.inNow || p.shifts.length > 0)
+  const inNow = hands.filter((p) => p.inNow).length
   return (
     <>
       <div className="room-head">
@@ -54,7 +55,7 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
         </h1>
         <span className="soft">
           {day(board.now, board.zone)} ·{' '}
-          {inNow === 0 ? 'nobody in now' : `${inNow} of ${board.people.length} hands in`} · {board.shop}
+          {inNow === 0 ? 'nobody in now' : `${inNow} of ${hands.length} hands in`} · {board.shop}
         </span>
         {account.role !== 'HAND' && (
           <SegmentedControl

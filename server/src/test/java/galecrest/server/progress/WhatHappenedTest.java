@@ -289,6 +289,38 @@ class WhatHappenedTest extends ServerTest {
         undo(MARA, 2);
     }
 
+    /** The customer's man comes on a day of his, and nobody of ours does it sooner. */
+    @Test
+    void somebodyFromOutsideDoesAJobOnADayOfTheirs() throws Exception {
+        String car = car("8");
+        String job = capture(car, "wrap the bonnet, front, 3 h");
+        String day = workday(2);
+        Map<String, Object> form =
+                Map.of("name", "Ola Wrap", "from", day + "T09:00:00Z", "to", day + "T14:00:00Z", "ourStation", false);
+        assertThat(call(MARA, "POST", "/api/works/" + job + "/guest", form).status())
+                .isEqualTo(204);
+        JsonNode placed = work(job).path("placed");
+        assertThat(placed.path("start").asText()).startsWith(day + "T09:00");
+        assertThat(placed.path("crew").get(0).asText()).isEqualTo(person("Ola Wrap"));
+        assertThat(call(
+                                MARA,
+                                "POST",
+                                "/api/works/" + job + "/guest",
+                                Map.of(
+                                        "name",
+                                        "Ola Wrap",
+                                        "from",
+                                        day + "T09:00:00Z",
+                                        "to",
+                                        day + "T08:00:00Z",
+                                        "ourStation",
+                                        false))
+                        .at("to"))
+                .contains("same day");
+        undo(MARA, 2);
+        assertThat(board().get("people").toString()).doesNotContain("Ola Wrap");
+    }
+
     /** A hold for a part that nobody has listed is a line on the Desk with no date, and over once the part is here. */
     @Test
     void aHoldForAPartIsALineOnTheDesk() throws Exception {
