@@ -14,6 +14,7 @@ import { word } from '../format/words'
 import { CarForm } from './CarForm'
 import { Dates } from './Dates'
 import { Decisions } from './Decisions'
+import { Loans } from './Loans'
 import { Faults } from './Faults'
 import { ParkCar } from './ParkCar'
 import { Rounds } from './Rounds'
@@ -164,6 +165,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
           />
           <Decisions car={car} changes={changes} />
           <Faults car={car} />
+          <Loans car={car} changes={changes} />
           <MeasuredList car={car} />
           <ComponentsPanel car={car.id} changes={changes} />
           <Photos car={car} manager={account.role === 'MANAGER'} />

@@ -10,6 +10,7 @@ import { Basket } from './Basket'
 import { Calls } from './Calls'
 import { ChaseList } from './ChaseList'
 import { OutworkSheet } from './OutworkSheet'
+import { Owed } from './Owed'
 import { Outbox } from './Outbox'
 import { PartSheet } from './PartSheet'
 import { Shelf } from './Shelf'
@@ -89,6 +90,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
             <Calls />
             <SupplyRun supplies={desk.data.supplies} />
             <FittedForNow />
+            <Owed />
             <Kits kits={desk.data.kits} />
           </div>
         </div>

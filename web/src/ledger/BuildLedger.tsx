@@ -10,6 +10,7 @@ import { day } from '../format/time'
 import { word } from '../format/words'
 import { ChangeForm } from './ChangeForm'
 import { ChangeOrders } from './ChangeOrders'
+import { Project } from './Project'
 import { CustomerLinks } from './CustomerLinks'
 import layout from '../ui/layout.module.css'
 import css from './ledger.module.css'
@@ -48,6 +49,7 @@ export function BuildLedger({ car, currency }: { car: Car; currency: string }) {
         <Sum ledger={l} currency={currency} />
         <Estimate key={car.id} ledger={l} />
         <Payments ledger={l} />
+        <Project key={`project-${car.id}`} ledger={l} currency={currency} />
         <CustomerLinks car={car} />
       </div>
       {changing && <ChangeForm car={car} currency={currency} onClose={() => setChanging(false)} />}

@@ -116,3 +116,25 @@ begin
             name);
     end loop;
 end $$;
+
+-- What a project cost to buy and was sold for, beside what it took.
+alter table build
+    add column bought numeric(12, 2) check (bought >= 0),
+    add column sold numeric(12, 2) check (sold >= 0);
+
+-- What one car has borrowed of another, or of the shelf, and owes.
+create table loan (
+    id text primary key,
+    what text not null check (what <> ''),
+    from_build_id text references build on delete cascade deferrable,
+    to_build_id text not null references build on delete cascade deferrable,
+    part_id text references part on delete set null deferrable,
+    at timestamptz not null,
+    by_name text not null,
+    returned_at timestamptz,
+    check (from_build_id <> to_build_id)
+);
+create index loan_from on loan (from_build_id);
+create index loan_to on loan (to_build_id);
+create index loan_part on loan (part_id);
+create trigger journal after insert or update or delete on loan for each row execute function journal_row();

@@ -12,4 +12,5 @@ record LedgerResponse(
         BigDecimal tax,
         List<LedgerLine> lines,
         List<ChangeOrderView> changes,
-        List<PaymentView> payments) {}
+        List<PaymentView> payments,
+        ProjectView project) {}

@@ -42,6 +42,12 @@ class MoneyController {
         money.rates(form);
     }
 
+    @PutMapping("/ledger/{build}/project")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void project(@PathVariable String build, @RequestBody ProjectRequest form) {
+        money.project(build, form);
+    }
+
     @PutMapping("/ledger/{build}/estimate")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void estimate(@PathVariable String build, @RequestBody EstimateRequest form) {

@@ -43,6 +43,23 @@ class MoneyRepository {
                 .update();
     }
 
+    ProjectRequest project(String build) {
+        return db.sql("select bought, sold from build where id = :build")
+                .param("build", build)
+                .query(ProjectRequest.class)
+                .optional()
+                .orElse(new ProjectRequest(null, null));
+    }
+
+    boolean saveProject(String build, ProjectRequest form) {
+        return db.sql("update build set bought = :bought, sold = :sold where id = :build")
+                        .param("build", build)
+                        .param("bought", form.bought())
+                        .param("sold", form.sold())
+                        .update()
+                > 0;
+    }
+
     List<BuildRow> builds() {
         return db.sql("select id, trim(number || ' ' || name) as name from build order by position, id")
                 .query(BuildRow.class)

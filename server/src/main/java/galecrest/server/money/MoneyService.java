@@ -75,7 +75,8 @@ public class MoneyService {
                                 l.stage()))
                         .toList(),
                 money.orders(build).stream().map(OrderRow::view).toList(),
-                money.payments(build));
+                money.payments(build),
+                project(build, ledger));
     }
 
     private String name(String build) {
@@ -84,6 +85,34 @@ public class MoneyService {
                 .map(BuildRow::name)
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("build"));
+    }
+
+    private ProjectView project(String build, Ledger ledger) {
+        ProjectRequest said = money.project(build);
+        BigDecimal spent = ledger.spent().value();
+        BigDecimal cost = said.bought() == null ? spent : spent.add(said.bought());
+        return new ProjectView(
+                said.bought(),
+                spent,
+                said.sold(),
+                said.sold() == null ? null : said.sold().subtract(cost));
+    }
+
+    @ManagerOnly
+    void project(String build, ProjectRequest form) {
+        List<Problem> problems = new ArrayList<>();
+        if (!Amount.isPrice(form.bought())) {
+            problems.add(new Problem("bought", Amount.PRICE));
+        }
+        if (!Amount.isPrice(form.sold())) {
+            problems.add(new Problem("sold", Amount.PRICE));
+        }
+        ValidationException.throwIfAny(problems);
+        journal.change("wrote down what a project was bought and sold for", () -> {
+            if (!money.saveProject(build, form)) {
+                throw new NotFoundException("build");
+            }
+        });
     }
 
     private static EstimateView view(EstimateRow row) {

@@ -4,6 +4,7 @@ import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
 import galecrest.core.people.Level;
 import galecrest.core.people.Person;
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.CaptureLine;
 import galecrest.core.sheet.Captured;
 import galecrest.core.sheet.JobSheet;
@@ -196,7 +197,7 @@ public class CaptureService {
     @LeadOrManager
     public List<JobSheet.Line> lines(List<String> texts) {
         List<JobSheet.Line> lines = new ArrayList<>();
-        Vocabulary words = vocabularies.ofShop(plans.current().shop());
+        Vocabulary words = vocabularies.ofShop(shop());
         for (int i = 0; i < texts.size(); i++) {
             if (texts.get(i).isBlank()) {
                 continue;
@@ -258,7 +259,7 @@ public class CaptureService {
     /** Fitting where somebody can; else the skill that most people have. */
     public String usualSkill() {
         Map<String, Integer> counts = new TreeMap<>();
-        for (Person person : people()) {
+        for (Person person : shop().people()) {
             person.skills().keySet().forEach(s -> counts.merge(s, 1, Integer::sum));
         }
         return counts.containsKey(USUAL_SKILL)
@@ -269,10 +270,10 @@ public class CaptureService {
                         .orElse(USUAL_SKILL);
     }
 
-    /** Within a change the plan cannot be asked for. */
-    private List<Person> people() {
+    /** Within a change the plan cannot be asked for, and the record is what it has written. */
+    private ShopSnapshot shop() {
         return TransactionSynchronizationManager.isActualTransactionActive()
-                ? plans.shopWithinChange().people()
-                : plans.current().shop().people();
+                ? plans.shopWithinChange()
+                : plans.current().shop();
     }
 }

@@ -238,6 +238,37 @@ class BuildTest extends ServerTest {
         undo(MARA, 2);
     }
 
+    /** Both cars know: the borrower owes it, the lender has a job and a line without a date until it is given back. */
+    @Test
+    void whatIsBorrowedIsOwedAndTheLenderWaitsForIt() throws Exception {
+        String from = find("cars", "number", "19").get("id").asText();
+        String to = find("cars", "number", "8").get("id").asText();
+        assertThat(call(SEF, "POST", "/api/builds/" + to + "/loans", Map.of("what", "left mirror", "fromBuildId", to))
+                        .at("fromBuildId"))
+                .contains("of itself");
+        String id = call(
+                        SEF, "POST", "/api/builds/" + to + "/loans", Map.of("what", "left mirror", "fromBuildId", from))
+                .body()
+                .get("id")
+                .asText();
+        JsonNode part = find("parts", "name", "Left mirror");
+        assertThat(part.get("buildId").asText()).isEqualTo(from);
+        assertThat(part.get("state").asText()).isEqualTo("WANTED");
+        JsonNode refit = StreamSupport.stream(board().get("works").spliterator(), false)
+                .filter(w -> w.get("name").asText().startsWith("Refit left mirror"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(refit.at("/job/parts/0").asText()).isEqualTo(part.get("id").asText());
+        assertThat(call(BO, "GET", "/api/loans", null).body().toString()).contains("left mirror");
+        assertThat(call(SEF, "POST", "/api/loans/" + id + "/returned", null).status())
+                .isEqualTo(204);
+        assertThat(call(SEF, "POST", "/api/loans/" + id + "/returned", null).status())
+                .isEqualTo(404);
+        assertThat(find("parts", "name", "Left mirror").get("state").asText()).isEqualTo("ACCEPTED");
+        undo(SEF, 2);
+        assertThat(board().get("parts").toString()).doesNotContain("Left mirror");
+    }
+
     @Test
     void theNextOneSeesWhatWasRuledOut() throws Exception {
         String car = find("cars", "number", "8").get("id").asText();

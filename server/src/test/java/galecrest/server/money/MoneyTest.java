@@ -52,6 +52,21 @@ class MoneyTest extends ServerTest {
         undo(1);
     }
 
+    /** Bought, worked on, sold: what is left is the sale less both. */
+    @Test
+    void aProjectHasItsSum() throws Exception {
+        BigDecimal spent = money(ledger().at("/project/spent"));
+        assertThat(spent).isEqualByComparingTo(money(ledger().at("/summary/spent")));
+        assertThat(call(MARA, "PUT", "/api/ledger/" + car() + "/project", Map.of("bought", -1))
+                        .at("bought"))
+                .isNotEmpty();
+        assertThat(call(MARA, "PUT", "/api/ledger/" + car() + "/project", Map.of("bought", 4000, "sold", 30000))
+                        .status())
+                .isEqualTo(204);
+        assertThat(money(ledger().at("/project/result"))).isEqualByComparingTo(new BigDecimal(26000).subtract(spent));
+        undo(1);
+    }
+
     @Test
     void whatIsPaidIsNoLongerOwed() throws Exception {
         BigDecimal owed = money(ledger().at("/summary/owed"));

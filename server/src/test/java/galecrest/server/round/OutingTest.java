@@ -147,7 +147,7 @@ class OutingTest extends ServerTest {
                                         "version",
                                         0,
                                         "lines",
-                                        List.of("a union 1h", "@front")))
+                                        List.of("a union 1h", "front")))
                         .at("lines"))
                 .contains("Line 2");
         Answer laid = call(

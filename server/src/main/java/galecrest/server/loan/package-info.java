@@ -1,0 +1,5 @@
+/** Parts borrowed between cars, and what is owed. */
+@NullMarked
+package galecrest.server.loan;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,14 @@
+import { useQuery } from '@tanstack/react-query'
+import { useBoard } from './board'
+import { client, dataOf, type Schemas } from './client'
+
+/** What cars owe each other, and the shelf. */
+export function useLoans(): Schemas['LoanResponse'][] {
+  const { board } = useBoard()
+  const query = useQuery({
+    queryKey: ['loans', board.change],
+    queryFn: () => dataOf(client.GET('/api/loans')),
+    placeholderData: (before) => before,
+  })
+  return query.data ?? []
+}
