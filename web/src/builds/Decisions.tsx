@@ -1,27 +1,21 @@
 import { Button, Checkbox, Group, Modal, NumberInput, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf } from '../api/client'
+import { type Decision, useDecisions } from '../api/decisions'
 import { atFields, useSend } from '../api/send'
 import { amount } from '../format/money'
 import { day, instantOf, when } from '../format/time'
 import { MomentField } from '../ui/MomentField'
 import layout from '../ui/layout.module.css'
 
-type Decision = Schemas['CarDecisionResponse']
-
 /** What must be decided about the car and by when; what was, and by whom. "As it was" is a decision too. */
 export function Decisions({ car, changes }: { car: Car; changes: boolean }) {
   const { board } = useBoard()
   const [asking, setAsking] = useState(false)
   const [deciding, setDeciding] = useState<Decision>()
-  const all = useQuery({
-    queryKey: ['decisions', car.id, board.change],
-    queryFn: () => dataOf(client.GET('/api/builds/{id}/decisions', { params: { path: { id: car.id } } })),
-    placeholderData: (before) => before,
-  })
+  const all = useDecisions(car.id)
   return (
     <section className="panel" aria-label="Decisions">
       <h2>
@@ -37,8 +31,8 @@ export function Decisions({ car, changes }: { car: Car; changes: boolean }) {
           </Button>
         )}
       </h2>
-      {all.data?.length === 0 && <span className="soft small">Nothing is to be decided.</span>}
-      {(all.data ?? []).map((d) => (
+      {all?.length === 0 && <span className="soft small">Nothing is to be decided.</span>}
+      {(all ?? []).map((d) => (
         <div key={d.id} className={`small ${layout.ruled}`}>
           <b>{d.question}</b>
           {d.chosen ? (

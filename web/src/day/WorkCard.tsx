@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBoard, type Work } from '../api/board'
+import { AskSheet } from './AskSheet'
 import { MoreTime } from '../domain/MoreTime'
 import { PaperTag } from '../domain/PaperTag'
 import { Restricted } from '../domain/Restricted'
@@ -15,6 +17,7 @@ import css from './day.module.css'
 export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onHold: () => void }) {
   const { board, car, station, part, person } = useBoard()
   const verbs = useWorkVerbs()
+  const [asking, setAsking] = useState(false)
   const of = car.get(work.buildId)
   const at = work.placed
   const me = work.job?.startedBy ?? []
@@ -64,7 +67,11 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
       {now && (
         <div className={layout.belowThin}>
           <Link to={`/gauges/${work.buildId}`}>Measure at the car</Link>{' '}
-          <Link to={`/rollout/${work.buildId}`}>Roll-out</Link>
+          <Link to={`/rollout/${work.buildId}`}>Roll-out</Link>{' '}
+          <button className="link" onClick={() => setAsking(true)}>
+            Ask the lead
+          </button>
+          {asking && <AskSheet work={work} onClose={() => setAsking(false)} />}
         </div>
       )}
       {now && work.kind === 'JOB' && <MoreTime work={work.id} big />}

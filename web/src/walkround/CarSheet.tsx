@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
+import { useDecisions } from '../api/decisions'
 import { useSend } from '../api/send'
 import { useOdds } from '../api/thinking'
 import { GateLine } from '../domain/GateLine'
@@ -29,6 +30,7 @@ interface Props {
 export function CarSheet({ car, account }: Props) {
   const { board, work, commitment, person } = useBoard()
   const verbs = useWorkVerbs()
+  const toDecide = (useDecisions(car.id) ?? []).filter((d) => !d.decidedAt)
   const date = commitment.get(car.nextDate ?? '')
   const odds = useOdds().of.get(date?.id ?? '')
   const doing = car.doing.flatMap((id) => work.get(id) ?? [])
@@ -110,6 +112,19 @@ export function CarSheet({ car, account }: Props) {
         )}
       </Line>
       {date && <Chain date={date} most={7} />}
+      {toDecide.length > 0 && (
+        <Line label="to decide">
+          {toDecide.map((d) => (
+            <div key={d.id} className={d.due && d.due < now ? 'hot' : ''}>
+              {d.question}
+              <span className="soft">
+                {d.asked && `, ${d.asked}`}
+                {d.due && `, by ${when(d.due, now, zone)}`}
+              </span>
+            </div>
+          ))}
+        </Line>
+      )}
       {today.size > 0 && (
         <Line label="on it today">{[...today].map((p) => person.get(p)?.name).join(', ')}</Line>
       )}

@@ -32,6 +32,11 @@ class CarDecisionController {
         return new AddedResponse(decisions.ask(id, form));
     }
 
+    @PostMapping("/works/{id}/ask")
+    AddedResponse askAt(@PathVariable String id, @RequestBody AskRequest form) {
+        return new AddedResponse(decisions.askAt(id, form.question()));
+    }
+
     @PutMapping("/decisions/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void decide(@PathVariable String id, @RequestBody DecideRequest form) {

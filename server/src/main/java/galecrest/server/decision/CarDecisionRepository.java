@@ -57,6 +57,16 @@ class CarDecisionRepository {
         return options;
     }
 
+    /** The job at which somebody asks. */
+    record AskedAt(String buildId, String name) {}
+
+    Optional<AskedAt> askedAt(String work) {
+        return db.sql("select build_id, name from work where id = :id")
+                .param("id", work)
+                .query(AskedAt.class)
+                .optional();
+    }
+
     /** The question of a decision, where it is open. */
     Optional<String> open(String id) {
         return db.sql("select question from car_decision where id = :id and decided_at is null")

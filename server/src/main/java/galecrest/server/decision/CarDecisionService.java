@@ -65,6 +65,28 @@ class CarDecisionService {
         });
     }
 
+    /** Anybody may ask the lead, at a job; it is to be decided today. */
+    @AnyHand
+    String askAt(String work, String question) {
+        return journal.change(
+                () -> {
+                    CarDecisionRepository.AskedAt at =
+                            decisions.askedAt(work).orElseThrow(() -> new NotFoundException("job"));
+                    String id = NewId.next();
+                    decisions.insert(
+                            id,
+                            at.buildId(),
+                            new CarDecisionRequest(
+                                    at.name() + ": " + question.strip(),
+                                    "the lead, by " + who.name(),
+                                    clock.instant(),
+                                    List.of()),
+                            clock.instant());
+                    return id;
+                },
+                id -> "asked: " + question.strip());
+    }
+
     @LeadOrManager
     void decide(String id, DecideRequest form) {
         journal.judge(() -> {

@@ -238,6 +238,32 @@ class BuildTest extends ServerTest {
         undo(MARA, 2);
     }
 
+    @Test
+    void aHandAsksTheLeadAtAJob() throws Exception {
+        JsonNode job = workOf("61", "Load");
+        String id = call(
+                        BO, "POST", "/api/works/" + job.get("id").asText() + "/ask", Map.of("question", "which ramps?"))
+                .body()
+                .get("id")
+                .asText();
+        String car = job.get("buildId").asText();
+        assertThat(call(SEF, "GET", "/api/builds/" + car + "/decisions", null)
+                        .body()
+                        .get(0)
+                        .get("question")
+                        .asText())
+                .isEqualTo("Load: which ramps?");
+        assertThat(call(
+                                SEF,
+                                "PUT",
+                                "/api/decisions/" + id,
+                                Map.of("chosen", "the long ones", "kept", false, "note", ""))
+                        .status())
+                .isEqualTo(204);
+        undo(SEF, 1);
+        undo(BO, 1);
+    }
+
     /** Both cars know: the borrower owes it, the lender has a job and a line without a date until it is given back. */
     @Test
     void whatIsBorrowedIsOwedAndTheLenderWaitsForIt() throws Exception {

@@ -1,0 +1,16 @@
+import { useQuery } from '@tanstack/react-query'
+import { useBoard } from './board'
+import { client, dataOf, type Schemas } from './client'
+
+export type Decision = Schemas['CarDecisionResponse']
+
+/** What is to be decided about a car, the open ones first, and what was. */
+export function useDecisions(car: string): Decision[] | undefined {
+  const { board } = useBoard()
+  const query = useQuery({
+    queryKey: ['decisions', car, board.change],
+    queryFn: () => dataOf(client.GET('/api/builds/{id}/decisions', { params: { path: { id: car } } })),
+    placeholderData: (before) => before,
+  })
+  return query.data
+}
