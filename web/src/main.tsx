@@ -21,7 +21,7 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="auto">
       <QueryClientProvider client={queries}>
-        <Notifications position="bottom-left" limit={2} zIndex={400} />
+        <Notifications position="bottom-left" limit={2} zIndex={400} transitionDuration={0} />
         <BrowserRouter>
           <App />
         </BrowserRouter>

@@ -125,6 +125,7 @@ class RescueTest extends BrowserTest {
         assertThat(mara.getByText(Pattern.compile("published by Mara"))).isVisible();
         Locator news = region(bo, "What changed");
         assertThat(news).isVisible();
+        news.getByText(Pattern.compile("changed")).click();
         assertThat(news).containsText(Pattern.compile("from|new|by others"));
         button(bo, "Seen").click();
         assertThat(news).isHidden();
