@@ -127,7 +127,7 @@ public final class JointSideParser {
 
     private static End tube(String text, String said) {
         boolean inches = said.endsWith("in") || said.endsWith("\"");
-        String[] sizes = said.replaceAll("(in|mm|\")$", "").strip().split("\\s*[x×]\\s*");
+        String[] sizes = said.replaceAll("(in|mm|\")$", "").strip().split("\\s*[x×]\\s*", -1);
         double factor = inches ? 25.4 : 1;
         Optional<Double> outside = Lengths.millimetres(sizes[0]).map(x -> x * factor);
         Optional<Double> wall =

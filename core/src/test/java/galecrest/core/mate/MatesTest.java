@@ -220,6 +220,8 @@ class MatesTest {
                 "THREAD | 3/4-15 male",
                 "BOLT_CIRCLE | round",
                 "TUBE | 10 x 6",
+                "TUBE | x",
+                "TUBE | x 2",
                 "JOINT | big",
                 "ENVELOPE | 3x4",
                 "SPLINE | 23 male",
