@@ -126,9 +126,11 @@ class SituationsTest extends BrowserTest {
                 .click();
         button(mara, "Price a change").click();
         mara.getByLabel("What the customer wants").fill("sequential shift");
-        mara.getByLabel("Hours", new Page.GetByLabelOptions().setExact(true)).fill("30");
+        mara.getByRole(AriaRole.DIALOG)
+                .getByLabel("Hours", new Locator.GetByLabelOptions().setExact(true))
+                .fill("30");
         button(mara, "What would it cost, and which dates?").click();
-        assertThat(region(mara, "What it costs")).containsText("Hand-over");
+        assertThat(region(mara, "What it costs")).containsText("Net");
     }
 
     /** One is on leave, a helper comes on Saturday, somebody stays later: the plan has each in, or not, as it is. */
