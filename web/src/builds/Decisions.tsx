@@ -180,7 +180,7 @@ function Decide({ decision, onClose }: { decision: Decision; onClose: () => void
         <TextInput label="What was said" mt={8} {...form.getInputProps('note')} />
         <Checkbox
           mt={10}
-          label="it stays as it was; whoever changes it is warned"
+          label="it stays as it was: said at the car, so that nobody changes it unasked"
           {...form.getInputProps('kept', { type: 'checkbox' })}
         />
         <Button type="submit" mt={12} loading={busy}>

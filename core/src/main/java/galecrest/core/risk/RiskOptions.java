@@ -1,7 +1,7 @@
 package galecrest.core.risk;
 
 /**
- * How the odds of a plan are reckoned. The same plan, seed and trials give the same odds at any number of threads.
+ * How the odds of a plan are worked out. The same plan, seed and trials give the same odds at any number of threads.
  *
  * @param trials how often the plan is replayed, at least one
  * @param seed the luck; plans compared under one seed have the same luck in everything they share

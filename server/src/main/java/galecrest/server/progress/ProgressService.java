@@ -295,10 +295,14 @@ public class ProgressService {
 
     /** The line of the part that is waited for; one that nobody has listed becomes a line, with no date. */
     private @Nullable String part(WorkSummary head, HoldRequest form) {
-        if (form.partId() != null
-                || form.reason() != ReasonTag.PART
-                || !head.kind().equals("JOB")) {
-            return form.partId();
+        if (form.partId() != null) {
+            return parts.part(form.partId())
+                    .filter(p -> p.buildId().equals(head.buildId()))
+                    .orElseThrow(() -> new ValidationException("partId", "That is no part of this car."))
+                    .id();
+        }
+        if (form.reason() != ReasonTag.PART || !head.kind().equals("JOB")) {
+            return null;
         }
         String name = form.note().strip();
         return parts.openNamed(head.buildId(), name)

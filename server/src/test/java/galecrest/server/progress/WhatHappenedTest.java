@@ -326,6 +326,14 @@ class WhatHappenedTest extends ServerTest {
     void aHoldForAPartIsALineOnTheDesk() throws Exception {
         String car = car("8");
         String job = capture(car, "hang the doors, 4 h");
+        String others = StreamSupport.stream(board().get("parts").spliterator(), false)
+                .filter(p -> !p.get("buildId").asText().equals(car))
+                .map(p -> p.get("id").asText())
+                .findFirst()
+                .orElseThrow();
+        Map<String, String> foreign = Map.of("reason", "PART", "note", "x", "partId", others);
+        assertThat(call(BO, "POST", "/api/works/" + job + "/hold", foreign).at("partId"))
+                .contains("no part of this car");
         capture(car, "hang the doors, held for the check strap");
         JsonNode part = find("parts", "name", "Check strap");
         assertThat(part.path("state").asText()).isEqualTo("WANTED");
