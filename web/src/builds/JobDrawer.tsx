@@ -9,6 +9,7 @@ import { PaperTag } from '../domain/PaperTag'
 import { Pins } from '../domain/Pins'
 import { instantOf, localOf, when } from '../format/time'
 import { useWorkVerbs } from '../domain/verbs'
+import { CustomerName } from './CustomerName'
 import { GuestForm } from './GuestForm'
 import { HoldForm } from './HoldForm'
 import { Disturbs } from './Disturbs'
@@ -193,6 +194,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
         </fieldset>
       </form>
       {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && <CustomerName work={work} changes={changes} />}
       {work && work.status !== 'DONE' && <Disturbs work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>

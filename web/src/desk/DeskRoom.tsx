@@ -9,6 +9,7 @@ import { Nothing } from '../ui/Nothing'
 import { Basket } from './Basket'
 import { Calls } from './Calls'
 import { ChaseList } from './ChaseList'
+import { ForCustomer } from './ForCustomer'
 import { OutworkSheet } from './OutworkSheet'
 import { Owed } from './Owed'
 import { Outbox } from './Outbox'
@@ -87,6 +88,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
           />
           <div className={layout.column}>
             <Arrivals />
+            <ForCustomer manager={account.role === 'MANAGER'} />
             <Calls />
             <SupplyRun supplies={desk.data.supplies} />
             <FittedForNow />

@@ -2,8 +2,10 @@ import { Button, Group, NumberInput, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
+import { useAskedFindings } from '../api/findings'
 import { atFields, useSend } from '../api/send'
 import { amount, hours } from '../format/money'
 import { day } from '../format/time'
@@ -24,6 +26,9 @@ export function BuildLedger({ car, currency }: { car: Car; currency: string }) {
     queryFn: () => dataOf(client.GET('/api/ledger/{build}', { params: { path: { build: car.id } } })),
   })
   const [changing, setChanging] = useState(false)
+  const [search, setSearch] = useSearchParams()
+  const findings = useAskedFindings()
+  const finding = findings.find((f) => f.workId === search.get('finding') && f.buildId === car.id)
   if (!ledger.data) return null
   const l = ledger.data
   return (
@@ -53,6 +58,15 @@ export function BuildLedger({ car, currency }: { car: Car; currency: string }) {
         <CustomerLinks car={car} />
       </div>
       {changing && <ChangeForm car={car} currency={currency} onClose={() => setChanging(false)} />}
+      {finding && (
+        <ChangeForm
+          key={finding.workId}
+          car={car}
+          currency={currency}
+          finding={finding}
+          onClose={() => setSearch({}, { replace: true })}
+        />
+      )}
     </div>
   )
 }

@@ -3,6 +3,7 @@ import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
+import type { AskedFinding } from '../api/findings'
 import { atFields, useSend } from '../api/send'
 import { Effects } from '../domain/Effects'
 import { amount } from '../format/money'
@@ -12,19 +13,28 @@ import layout from '../ui/layout.module.css'
 import { type Gate, GATES } from '../domain/gates'
 import css from './ledger.module.css'
 
-/** Prices a wish and shows what it does to every date; only then it is offered. */
-export function ChangeForm({ car, currency, onClose }: { car: Car; currency: string; onClose: () => void }) {
-  const { board, car: cars, commitment } = useBoard()
+interface Props {
+  car: Car
+  currency: string
+  /** What was found, where that is what is asked about. */
+  finding?: AskedFinding
+  onClose: () => void
+}
+
+/** Prices a wish, or something found, and shows what it does to every date; only then it is offered. */
+export function ChangeForm({ car, currency, finding, onClose }: Props) {
+  const { board, car: cars, commitment, work: works } = useBoard()
+  const work = works.get(finding?.workId ?? '')
   const { send, busy } = useSend()
   const [priced, setPriced] = useState<Schemas['PricedResponse']>()
   const skills = [...new Set(board.people.flatMap((p) => p.skills.map((s) => s.skill)))].sort()
   const form = useForm({
     initialValues: {
-      title: '',
+      title: work?.customerName ?? '',
       note: '',
-      hours: 4 as number | string,
-      skill: skills[0] ?? '',
-      gate: 'EVENT' as Gate,
+      hours: (finding?.hours ?? 4) as number | string,
+      skill: finding?.skill || (skills[0] ?? ''),
+      gate: finding?.gate ?? ('EVENT' as Gate),
       parts: 0 as number | string,
       partsAt: '',
       outwork: 0 as number | string,
@@ -42,6 +52,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
       parts: Number(v.parts),
       partsAt: v.partsAt ? instantOf(v.partsAt, board.zone) : undefined,
       outwork: Number(v.outwork),
+      workId: finding?.workId,
     }
   }
   const params = { path: { build: car.id } }
@@ -64,14 +75,25 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
     return c ? `${cars.get(c.buildId)?.number || cars.get(c.buildId)?.name} ${c.name}` : ''
   }
   return (
-    <Drawer opened onClose={onClose} position="right" size={460} title={`A change for the ${car.name}`}>
+    <Drawer
+      opened
+      onClose={onClose}
+      position="right"
+      size={460}
+      title={finding ? `Found on the ${car.name}` : `A change for the ${car.name}`}
+    >
+      {finding && <p className={layout.flat}>In the shop’s words: {finding.name}</p>}
       <form
         onSubmit={(e) => {
           e.preventDefault()
           void ask()
         }}
       >
-        <TextInput label="What the customer wants" data-autofocus {...form.getInputProps('title')} />
+        <TextInput
+          label={finding ? 'What the customer reads' : 'What the customer wants'}
+          data-autofocus
+          {...form.getInputProps('title')}
+        />
         <Textarea label="Note for the customer" mt={8} autosize minRows={1} {...form.getInputProps('note')} />
         <Group grow mt={8} align="start">
           <NumberInput label="Hours" decimalScale={2} {...form.getInputProps('hours')} />
@@ -100,7 +122,7 @@ export function ChangeForm({ car, currency, onClose }: { car: Car; currency: str
           </div>
           <Effects effects={priced.effect} nameOf={nameOf} zone={board.zone} />
           <Button loading={busy} onClick={() => void offer()}>
-            Offer it to the customer
+            {finding ? 'Put it to the customer' : 'Offer it to the customer'}
           </Button>
         </section>
       )}

@@ -9,12 +9,26 @@ export function Rates({ books, onSaved }: { books: Schemas['BooksResponse']; onS
   const [open, setOpen] = useState(false)
   const { send, busy } = useSend()
   const form = useForm({
-    initialValues: { currency: books.currency, hourRate: books.hourRate, taxPercent: books.taxPercent },
+    initialValues: {
+      currency: books.currency,
+      hourRate: books.hourRate as number | string,
+      taxPercent: books.taxPercent as number | string,
+      findingLimit: (books.findingLimit ?? '') as number | string,
+    },
   })
   const save = async (values: typeof form.values) => {
     const done = await send(
       async () => {
-        await dataOf(client.PUT('/api/ledger', { body: values }))
+        await dataOf(
+          client.PUT('/api/ledger', {
+            body: {
+              currency: values.currency,
+              hourRate: Number(values.hourRate),
+              taxPercent: Number(values.taxPercent),
+              findingLimit: values.findingLimit === '' ? undefined : Number(values.findingLimit),
+            },
+          }),
+        )
         return true
       },
       (problem) => atFields(problem, form.setFieldError),
@@ -35,6 +49,13 @@ export function Rates({ books, onSaved }: { books: Schemas['BooksResponse']; onS
         <NumberInput label="An hour costs" decimalScale={2} w={110} {...form.getInputProps('hourRate')} />
         <NumberInput label="Tax, %" decimalScale={2} w={90} {...form.getInputProps('taxPercent')} />
         <TextInput label="Currency" w={90} {...form.getInputProps('currency')} />
+        <NumberInput
+          label="Findings go ahead up to"
+          placeholder="any amount"
+          decimalScale={2}
+          w={170}
+          {...form.getInputProps('findingLimit')}
+        />
         <Button type="submit" loading={busy}>
           Save
         </Button>

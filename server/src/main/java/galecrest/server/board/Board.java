@@ -185,6 +185,7 @@ public record Board(
             @Nullable Instant doneAt,
             boolean doneBefore,
             String note,
+            @Nullable String customerName,
             int version,
             @Nullable JobView job,
             @Nullable OutworkView outwork,

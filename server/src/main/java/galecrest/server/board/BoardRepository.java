@@ -35,7 +35,7 @@ class BoardRepository {
                 db.sql("""
                                 select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.there_id, w.not_before, w.note, w.version,
                                     coalesce(j.finding, false) as finding,
-                                    j.remaining_minutes, w.done_before
+                                    j.remaining_minutes, w.done_before, w.customer_name
                                 from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
                                 row.getString("id"),
@@ -49,7 +49,8 @@ class BoardRepository {
                                 row.getInt("version"),
                                 row.getBoolean("finding"),
                                 row.getObject("remaining_minutes", Integer.class),
-                                row.getBoolean("done_before")))
+                                row.getBoolean("done_before"),
+                                row.getString("customer_name")))
                         .list(),
                 WorkRow::id);
     }

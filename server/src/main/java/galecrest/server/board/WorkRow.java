@@ -15,4 +15,5 @@ record WorkRow(
         int version,
         boolean finding,
         @Nullable Integer remaining,
-        boolean doneBefore) {}
+        boolean doneBefore,
+        @Nullable String customerName) {}

@@ -73,6 +73,7 @@ final class WorkViews {
                 work.doneAt().orElse(null),
                 row.doneBefore(),
                 row.note(),
+                row.customerName(),
                 row.version(),
                 work instanceof Job job ? job(job, row) : null,
                 work instanceof Outwork outwork ? outwork(outwork) : null,

@@ -2,7 +2,9 @@ package galecrest.server.customer;
 
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -70,6 +72,20 @@ class CustomerLinkRepository {
                             count(*)::int as total
                         from work w left join stage s on s.id = w.stage_id where w.build_id = :build
                         group by s.id, s.name, s.position order by s.position nulls last""").param("build", build).query(CustomerStage.class).list();
+    }
+
+    /** What the customer reads of each piece of work: its name for them, else its stage; work of neither is left out. */
+    Map<String, String> called(String build) {
+        Map<String, String> called = new HashMap<>();
+        db.sql("""
+                        select w.id, coalesce(w.customer_name, s.name) as called
+                        from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id
+                        where w.build_id = :build
+                            and (w.customer_name is not null or s.id is not null and not coalesce(j.finding, false))""")
+                .param("build", build)
+                .query((row, n) -> called.put(row.getString("id"), row.getString("called")))
+                .list();
+        return called;
     }
 
     List<String> ownParts(String build) {

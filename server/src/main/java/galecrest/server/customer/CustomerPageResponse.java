@@ -1,6 +1,6 @@
 package galecrest.server.customer;
 
-import galecrest.server.money.CustomerChange;
+import galecrest.server.changeorder.CustomerChange;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

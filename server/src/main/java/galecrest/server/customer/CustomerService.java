@@ -5,7 +5,6 @@ import galecrest.core.build.BuildId;
 import galecrest.core.money.Ledger;
 import galecrest.core.plan.Plan;
 import galecrest.core.work.Commitment;
-import galecrest.core.work.Hold;
 import galecrest.core.work.ReasonTag;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
@@ -13,8 +12,8 @@ import galecrest.core.work.WorkId;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.background.OddsService;
 import galecrest.server.background.OddsView;
-import galecrest.server.money.ChangeOrderService;
-import galecrest.server.money.CustomerChange;
+import galecrest.server.changeorder.ChangeOrderService;
+import galecrest.server.changeorder.CustomerChange;
 import galecrest.server.money.MoneyService;
 import galecrest.server.pdf.PdfSheet;
 import galecrest.server.photo.PhotoService;
@@ -30,6 +29,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -83,6 +83,7 @@ class CustomerService {
                 .orElseThrow(() -> new NotFoundException("page"));
         List<Work> works =
                 now.shop().works().stream().filter(w -> w.build().equals(id)).toList();
+        Map<String, String> called = record.called(link.buildId());
         List<CustomerChange> orders = own(now, id, changes.of(link.buildId()));
         return new CustomerPageResponse(
                 names.shop(),
@@ -95,10 +96,11 @@ class CustomerService {
                 record.stages(link.buildId()),
                 works.stream()
                         .filter(w -> w.status() == Status.STARTED)
-                        .map(Work::name)
+                        .flatMap(w -> Stream.ofNullable(called.get(w.id().value())))
+                        .distinct()
                         .toList(),
-                next(now, works),
-                waits(works, link.buildId(), orders),
+                next(now, works, called),
+                waits(works, link.buildId(), orders, called),
                 dates(now, id),
                 orders,
                 record.measured(link.buildId()),
@@ -126,26 +128,29 @@ class CustomerService {
                 .toList();
     }
 
-    private static List<String> next(PlanService.Current now, List<Work> works) {
+    private static List<String> next(PlanService.Current now, List<Work> works, Map<String, String> called) {
         Map<WorkId, Plan.Placed> placed = now.plan().byWork();
         return works.stream()
                 .filter(w -> w.status() == Status.TODO && placed.containsKey(w.id()))
                 .sorted(Comparator.comparing((Work w) -> placed.get(w.id()).start())
                         .thenComparing(Work::id))
+                .flatMap(w -> Stream.ofNullable(called.get(w.id().value())))
+                .distinct()
                 .limit(SOME)
-                .map(Work::name)
                 .toList();
     }
 
-    private List<String> waits(List<Work> works, String build, List<CustomerChange> orders) {
+    private List<String> waits(
+            List<Work> works, String build, List<CustomerChange> orders, Map<String, String> called) {
         List<String> waits = new ArrayList<>();
         orders.stream().filter(o -> o.decidedBy() == null).forEach(o -> waits.add("Your yes or no: " + o.title()));
         works.stream()
                 .filter(w -> w.status() != Status.DONE)
-                .flatMap(w -> w.hold().stream())
-                .filter(h -> h.reason() == ReasonTag.DECIDE)
-                .map(Hold::note)
-                .forEach(note -> waits.add("A decision: " + note));
+                .filter(w ->
+                        w.hold().filter(h -> h.reason() == ReasonTag.DECIDE).isPresent())
+                .flatMap(w -> Stream.ofNullable(called.get(w.id().value())))
+                .distinct()
+                .forEach(name -> waits.add("A decision about: " + name));
         record.ownParts(build).forEach(p -> waits.add("A part that you bring: " + p));
         return waits;
     }

@@ -302,6 +302,9 @@ final class DemoCars {
         record.finding(car, "Open connector behind the battery tray", "ENGINE_BAY", "wire", 60, Gate.POWER_UP);
         record.finding(car, "Inlet valve stuck in cylinder 3", "ENGINE_BAY", "engines", 300, Gate.POWER_UP);
         record.finding(car, "Filler over rust at the left sill", "UNDERSIDE", "weld", 480, Gate.POWER_UP);
+        record.asksCustomer(
+                record.finding(car, "Seam of the boot floor open, 300 mm", "REAR", "weld", 300, Gate.EVENT),
+                "Rust repair: boot floor");
         String agreed =
                 shop.date(car, "Estimate agreed", Kind.PROMISE, DemoShop.at(shop.workday(8), 16), Gate.POWER_UP, 0.2);
         record.due(agreed, works.get(1));

@@ -148,7 +148,7 @@ class DemoDeskRepository {
 
     /** Estimates of the customer cars, deposits, and the clock of what is done: welding takes longer than thought. */
     private void money(DemoShop shop) {
-        db.sql("update shop set tax_percent = 19, hour_rate = 88").update();
+        db.sql("update shop set tax_percent = 19, hour_rate = 88, finding_limit = 400").update();
         hours(shop);
         db.sql("update outwork set price = case when whole_car then 1450 else 280 end")
                 .update();

@@ -351,6 +351,15 @@ class DemoRepository {
         return id;
     }
 
+    /** Holds a finding until the customer says yes; it may also wait for another time. */
+    void asksCustomer(String work, String theirName) {
+        db.sql("""
+                        update work
+                        set asks_customer = true, customer_name = :name, essential = false, hold_reason = 'DECIDE',
+                            hold_note = 'the customer''s yes, over the house limit'
+                        where id = :id""").param("id", work).param("name", theirName).update();
+    }
+
     void forNow(String build, String what, String reason, Gate gate) {
         db.sql(
                         "insert into fitted_for_now (id, build_id, what, reason, gate, at) values (:id, :build, :what, :reason, :gate, :now)")

@@ -76,7 +76,7 @@ class LoanService {
     }
 
     private String missing(String lender, String what, String borrower, String skill) {
-        String job = captures.finding(
+        String job = captures.ownFinding(
                 lender, "Refit " + what + ", lent to " + borrower, Optional.empty(), REFIT_MINUTES, Gate.EVENT, skill);
         return parts.wanted(lender, what.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + what.substring(1), job);
     }

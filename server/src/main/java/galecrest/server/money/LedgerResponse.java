@@ -1,5 +1,6 @@
 package galecrest.server.money;
 
+import galecrest.server.changeorder.ChangeOrderView;
 import java.math.BigDecimal;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

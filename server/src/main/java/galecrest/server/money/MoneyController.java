@@ -1,6 +1,5 @@
 package galecrest.server.money;
 
-import galecrest.server.AddedResponse;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -19,11 +18,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class MoneyController {
     private final MoneyService money;
-    private final ChangeOrderService changes;
 
-    MoneyController(MoneyService money, ChangeOrderService changes) {
+    MoneyController(MoneyService money) {
         this.money = money;
-        this.changes = changes;
     }
 
     @GetMapping("/ledger")
@@ -34,12 +31,6 @@ class MoneyController {
     @GetMapping("/ledger/{build}")
     LedgerResponse ledger(@PathVariable String build) {
         return money.ledger(build);
-    }
-
-    @PutMapping("/ledger")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void rates(@RequestBody RatesRequest form) {
-        money.rates(form);
     }
 
     @PutMapping("/ledger/{build}/project")
@@ -64,22 +55,6 @@ class MoneyController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removePayment(@PathVariable String id) {
         money.removePayment(id);
-    }
-
-    @PostMapping("/ledger/{build}/changes/price")
-    PricedResponse price(@PathVariable String build, @RequestBody ChangeOrderRequest form) {
-        return changes.price(build, form);
-    }
-
-    @PostMapping("/ledger/{build}/changes")
-    AddedResponse offer(@PathVariable String build, @RequestBody ChangeOrderRequest form) {
-        return new AddedResponse(changes.offer(build, form));
-    }
-
-    @PostMapping("/changes/{id}/decision")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void decide(@PathVariable String id, @RequestBody DecisionRequest form) {
-        changes.decide(id, form.accept(), form.note());
     }
 
     @GetMapping(path = "/ledger/{build}/invoice.csv", produces = "text/csv")

@@ -2,14 +2,19 @@ package galecrest.server.money;
 
 import galecrest.core.money.Amount;
 import galecrest.core.money.Ledger;
+import galecrest.core.money.MoneyForm;
 import galecrest.core.shop.Problem;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.changeorder.ChangeOrderService;
+import galecrest.server.changeorder.Decision;
+import galecrest.server.changeorder.OrderRow;
 import galecrest.server.csv.CsvTable;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
-import galecrest.server.shop.ShopService;
+import galecrest.server.rate.Rates;
+import galecrest.server.rate.RatesService;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -23,22 +28,28 @@ import org.springframework.stereotype.Service;
 /** The books of the builds. Hours are those of the clock; where nobody started it, the estimate stands in. */
 @Service
 public class MoneyService {
-    private static final BigDecimal MOST = BigDecimal.valueOf(10_000_000);
-    private static final BigDecimal MOST_HOURS = BigDecimal.valueOf(20_000);
     /** What a strip usually finds, in per cent; common practice. */
     private static final BigDecimal USUAL_ALLOWANCE = BigDecimal.valueOf(15);
 
     private static final BigDecimal HOUR = BigDecimal.valueOf(60);
 
     private final MoneyRepository money;
-    private final ShopService shop;
+    private final RatesService rates;
+    private final ChangeOrderService changes;
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
 
-    MoneyService(MoneyRepository money, ShopService shop, Journal journal, Clock clock, CurrentUser who) {
+    MoneyService(
+            MoneyRepository money,
+            RatesService rates,
+            ChangeOrderService changes,
+            Journal journal,
+            Clock clock,
+            CurrentUser who) {
         this.money = money;
-        this.shop = shop;
+        this.rates = rates;
+        this.changes = changes;
         this.journal = journal;
         this.clock = clock;
         this.who = who;
@@ -46,11 +57,12 @@ public class MoneyService {
 
     @ManagerOnly
     BooksResponse books() {
-        RatesRow rates = money.rates();
+        Rates charges = rates.rates();
         return new BooksResponse(
-                rates.currency(),
-                rates.hourRate(),
-                rates.taxPercent(),
+                charges.currency(),
+                charges.hourRate(),
+                charges.taxPercent(),
+                charges.findingLimit(),
                 money.builds().stream().map(b -> summary(b.id())).toList(),
                 money.wrong());
     }
@@ -74,7 +86,7 @@ public class MoneyService {
                                 l.net().value(),
                                 l.stage()))
                         .toList(),
-                money.orders(build).stream().map(OrderRow::view).toList(),
+                changes.kept(build).stream().map(OrderRow::view).toList(),
                 money.payments(build),
                 project(build, ledger));
     }
@@ -150,9 +162,9 @@ public class MoneyService {
 
     /** The ledger of a build as it stands. */
     public Ledger of(String build) {
-        RatesRow rates = money.rates();
+        Rates charges = rates.rates();
         Optional<EstimateRow> estimate = money.estimate(build);
-        BigDecimal rate = estimate.map(EstimateRow::hourRate).orElse(rates.hourRate());
+        BigDecimal rate = estimate.map(EstimateRow::hourRate).orElse(charges.hourRate());
         List<Ledger.Line> lines = new ArrayList<>();
         for (JobRow job : money.jobs(build)) {
             boolean done = job.status().equals("DONE");
@@ -179,13 +191,13 @@ public class MoneyService {
                         })));
         return new Ledger(
                 estimate.map(EstimateRow::estimate),
-                money.orders(build).stream()
+                changes.kept(build).stream()
                         .filter(o -> o.state() == Decision.ACCEPTED)
                         .map(OrderRow::change)
                         .toList(),
                 lines,
                 money.payments(build).stream().map(p -> new Amount(p.amount())).toList(),
-                rates.taxPercent());
+                charges.taxPercent());
     }
 
     private static Ledger.Stage stage(String state) {
@@ -217,64 +229,30 @@ public class MoneyService {
                 ledger.agreedHours(),
                 worked,
                 hours(toDo),
-                (int) money.orders(build).stream()
+                (int) changes.kept(build).stream()
                         .filter(o -> o.state() == Decision.OFFERED)
                         .count());
-    }
-
-    @ManagerOnly
-    void rates(RatesRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        amount("hourRate", form.hourRate(), problems);
-        percent("taxPercent", form.taxPercent(), problems);
-        ValidationException.throwIfAny(problems);
-        journal.change("set the rate of an hour and the tax", () -> {
-            shop.mustHaveRules();
-            money.saveRates(form);
-        });
     }
 
     @ManagerOnly
     void estimate(String build, EstimateRequest form) {
         String name = name(build);
         List<Problem> problems = new ArrayList<>();
-        hours("hours", form.hours(), problems);
-        amount("parts", form.parts(), problems);
-        amount("outwork", form.outwork(), problems);
-        percent("allowancePercent", form.allowancePercent(), problems);
+        MoneyForm.hours("hours", form.hours(), problems);
+        MoneyForm.amount("parts", form.parts(), problems);
+        MoneyForm.amount("outwork", form.outwork(), problems);
+        MoneyForm.percent("allowancePercent", form.allowancePercent(), problems);
         ValidationException.throwIfAny(problems);
         journal.change(
                 "agreed the estimate of " + name,
-                () -> money.saveEstimate(build, form, money.rates().hourRate(), who.name(), clock.instant()));
-    }
-
-    static void amount(String field, BigDecimal amount, List<Problem> problems) {
-        if (!Amount.isPrice(amount)) {
-            problems.add(new Problem(field, Amount.PRICE));
-        }
-    }
-
-    static void hours(String field, BigDecimal hours, List<Problem> problems) {
-        if (!(hours.signum() >= 0
-                && hours.compareTo(MOST_HOURS) <= 0
-                && hours.stripTrailingZeros().scale() <= 2)) {
-            problems.add(new Problem(field, "Hours are between 0 and 20 000, to the hundredth."));
-        }
-    }
-
-    private static void percent(String field, BigDecimal percent, List<Problem> problems) {
-        if (!(percent.signum() >= 0
-                && percent.compareTo(BigDecimal.valueOf(100)) <= 0
-                && percent.stripTrailingZeros().scale() <= 2)) {
-            problems.add(new Problem(field, "Between 0 and 100 per cent."));
-        }
+                () -> money.saveEstimate(build, form, rates.rates().hourRate(), who.name(), clock.instant()));
     }
 
     @ManagerOnly
     void pay(String build, PaymentRequest form) {
         String name = name(build);
         List<Problem> problems = new ArrayList<>();
-        amount("amount", form.amount(), problems);
+        MoneyForm.amount("amount", form.amount(), problems);
         if (form.amount().signum() == 0) {
             problems.add(new Problem("amount", "How much was paid?"));
         }

@@ -72,7 +72,7 @@ public class RestrictionService {
             String car = names.build(build).orElseThrow(() -> new NotFoundException("build"));
             String work = job.isEmpty()
                     ? null
-                    : capture.finding(build, job, Optional.of(Zone.ENGINE_BAY), minutes, Gate.EVENT, skill);
+                    : capture.ownFinding(build, job, Optional.of(Zone.ENGINE_BAY), minutes, Gate.EVENT, skill);
             if (!text.isEmpty()) {
                 record.insert(build, text, said(form.because()), work, who.name(), clock.instant());
             }

@@ -150,16 +150,15 @@ public class CaptureService {
                 ? ""
                 : "For " + job.people().stream().map(Vocabulary.Named::name).collect(Collectors.joining(" and ")) + ".";
         boolean pins = who.account().role() == Role.MANAGER;
-        String id = works.insertJob(
-                new JobRequest(
-                        build,
-                        job.stage().orElse(job.finding() ? "Findings" : null),
-                        spec(job),
-                        null,
-                        pins ? "" : asked,
-                        List.of(),
-                        0),
-                job.finding());
+        JobRequest form = new JobRequest(
+                build,
+                job.stage().orElse(job.finding() ? "Findings" : null),
+                spec(job),
+                null,
+                pins ? "" : asked,
+                List.of(),
+                0);
+        String id = job.finding() ? works.insertFinding(form) : works.insertJob(form, false);
         if (!isHand()) {
             job.date().ifPresent(d -> works.belongTo(id, new WorkDateRequest(d.id(), false, null)));
         }
@@ -218,14 +217,24 @@ public class CaptureService {
     }
 
     /**
-     * Adds the job that puts right what was found, before that gate; within the change that is open. Returns its id.
+     * Adds the job that puts right what was found, before that gate; over the house limit it waits for the customer. Within
+     * the change that is open. Returns its id.
      *
      * @param skill from {@link #usualSkill}, asked before the change
      */
     public String finding(String build, String what, Optional<Zone> zone, int minutes, Gate gate, String skill) {
+        return works.insertFinding(putRight(build, what, zone, minutes, gate, skill));
+    }
+
+    /** The same where nobody needs to ask the customer. */
+    public String ownFinding(String build, String what, Optional<Zone> zone, int minutes, Gate gate, String skill) {
+        return works.insertJob(putRight(build, what, zone, minutes, gate, skill), true);
+    }
+
+    private JobRequest putRight(String build, String what, Optional<Zone> zone, int minutes, Gate gate, String skill) {
         JobSpec spec = spec(Captured.NewJob.found(what, zone, Minutes.of(minutes), skill))
                 .withGate(gate);
-        return works.insertJob(new JobRequest(build, "Findings", spec, null, "", List.of(), 0), true);
+        return new JobRequest(build, "Findings", spec, null, "", List.of(), 0);
     }
 
     private JobSpec spec(Captured.NewJob job) {

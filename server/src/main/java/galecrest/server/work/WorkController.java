@@ -60,6 +60,12 @@ class WorkController {
         works.belongTo(id, form);
     }
 
+    @PutMapping("/works/{id}/customer-name")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void nameForCustomer(@PathVariable String id, @RequestBody CustomerNameRequest form) {
+        works.nameForCustomer(id, form);
+    }
+
     @DeleteMapping("/works/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void removeWork(@PathVariable String id) {

@@ -375,6 +375,19 @@ public class WorkRepository {
                 .update();
     }
 
+    void asksCustomer(String id) {
+        db.sql("update work set asks_customer = true where id = :id")
+                .param("id", id)
+                .update();
+    }
+
+    void nameForCustomer(String id, @Nullable String name) {
+        db.sql("update work set customer_name = :name where id = :id")
+                .param("id", id)
+                .param("name", name)
+                .update();
+    }
+
     /** False where nothing held it. */
     public boolean release(String id) {
         return db.sql("""

@@ -1,11 +1,13 @@
 package galecrest.server.work;
 
 import galecrest.core.shop.Problem;
+import galecrest.core.work.ReasonTag;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.rate.RatesService;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -17,9 +19,12 @@ public class WorkService {
     private final WorkRepository works;
     private final LinkRepository links;
     private final WorkDateRepository dates;
+    private final RatesService rates;
     private final Journal journal;
 
-    WorkService(WorkRepository works, LinkRepository links, WorkDateRepository dates, Journal journal) {
+    WorkService(
+            WorkRepository works, LinkRepository links, WorkDateRepository dates, RatesService rates, Journal journal) {
+        this.rates = rates;
         this.dates = dates;
         this.works = works;
         this.links = links;
@@ -41,6 +46,40 @@ public class WorkService {
             form.after().forEach(first -> links.insertPlainLink(first, id));
         });
         return id;
+    }
+
+    /** Adds what was found on a car; over the house limit it waits for the customer's yes. */
+    public String insertFinding(JobRequest form) {
+        String id = insertJob(form, true);
+        if (rates.asksCustomer(
+                form.buildId(), form.spec().likelyMinutes(), form.spec().crew().size())) {
+            works.asksCustomer(id);
+            waitsForAnAnswer(id, "the customer's yes, over the house limit");
+        }
+        return id;
+    }
+
+    /** Holds work for a decision, within the change that is open. */
+    public void waitsForAnAnswer(String id, String note) {
+        works.hold(id, ReasonTag.DECIDE, note, null, null);
+    }
+
+    /** Lets work go ahead that waited for a decision, within the change that is open. */
+    public void goesAhead(String id) {
+        works.release(id);
+    }
+
+    /** What the customer reads instead of the name of a piece of work; blank for nothing of their own. */
+    @LeadOrManager
+    void nameForCustomer(String id, CustomerNameRequest form) {
+        String name = form.name().strip();
+        journal.judge(() -> {
+            WorkSummary head = works.mustBe(id);
+            works.nameForCustomer(id, name.isEmpty() ? null : name);
+            return name.isEmpty()
+                    ? head.name() + " has no name for the customer"
+                    : "the customer reads \"" + name + "\" for " + head.name();
+        });
     }
 
     @LeadOrManager

@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 import jakarta.validation.constraints.NotBlank;
 

@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 import galecrest.core.build.Gate;
 import galecrest.core.money.Amount;
@@ -10,7 +10,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A change order as it is kept. */
-record OrderRow(
+public record OrderRow(
         String id,
         String buildId,
         String title,
@@ -28,16 +28,17 @@ record OrderRow(
         Instant madeAt,
         @Nullable String decidedBy,
         @Nullable Instant decidedAt,
-        @Nullable String decidedNote) {
-    Ledger.AgreedChange change() {
+        @Nullable String decidedNote,
+        @Nullable String workId) {
+    public Ledger.AgreedChange change() {
         return new Ledger.AgreedChange(title, hours, hourRate, new Amount(parts), new Amount(outwork));
     }
 
     ChangeOrderRequest form() {
-        return new ChangeOrderRequest(title, note, hours, skill, gate, parts, partsAt, outwork);
+        return new ChangeOrderRequest(title, note, hours, skill, gate, parts, partsAt, outwork, workId);
     }
 
-    ChangeOrderView view() {
+    public ChangeOrderView view() {
         return new ChangeOrderView(
                 id,
                 title,
@@ -54,6 +55,7 @@ record OrderRow(
                 madeAt,
                 decidedBy,
                 decidedAt,
-                decidedNote);
+                decidedNote,
+                workId);
     }
 }

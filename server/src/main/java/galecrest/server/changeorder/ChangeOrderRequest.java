@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 import galecrest.core.build.Gate;
 import jakarta.validation.constraints.NotBlank;
@@ -7,7 +7,11 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** A change that the customer might want: hours of a skill before a gate, parts from a day on, outside work. */
+/**
+ * A change that the customer might want: hours of a skill before a gate, parts from a day on, outside work.
+ *
+ * @param workId the finding that is asked about; null where the yes brings new work
+ */
 record ChangeOrderRequest(
         @NotBlank(message = TITLE) @Size(max = 100, message = TITLE)
         String title,
@@ -18,6 +22,7 @@ record ChangeOrderRequest(
         Gate gate,
         BigDecimal parts,
         @Nullable Instant partsAt,
-        BigDecimal outwork) {
+        BigDecimal outwork,
+        @Nullable String workId) {
     private static final String TITLE = "What is changed, in up to 100 characters.";
 }

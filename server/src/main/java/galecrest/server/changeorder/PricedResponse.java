@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;

@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 /** What came of it. */
 public enum Decision {

@@ -1,4 +1,4 @@
-package galecrest.server.money;
+package galecrest.server.changeorder;
 
 import galecrest.server.plan.DateEffect;
 import java.math.BigDecimal;
@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-record ChangeOrderView(
+public record ChangeOrderView(
         String id,
         String title,
         String note,
@@ -22,4 +22,5 @@ record ChangeOrderView(
         Instant madeAt,
         @Nullable String decidedBy,
         @Nullable Instant decidedAt,
-        @Nullable String decidedNote) {}
+        @Nullable String decidedNote,
+        @Nullable String workId) {}

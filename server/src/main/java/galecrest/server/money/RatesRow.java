@@ -1,5 +1,0 @@
-package galecrest.server.money;
-
-import java.math.BigDecimal;
-
-record RatesRow(String currency, BigDecimal hourRate, BigDecimal taxPercent) {}
