@@ -17,6 +17,8 @@ export type Tag = NonNullable<Schemas['PlacedView']['tag']>
 /** The board with its parts by id. */
 export interface Indexed {
   board: Board
+  /** The builds that are cars; others hold work without one. */
+  cars: Car[]
   car: Map<string, Car>
   work: Map<string, Work>
   person: Map<string, Person>
@@ -26,12 +28,16 @@ export interface Indexed {
   part: Map<string, Part>
 }
 
+/** Whether a build is a car: stock, tools and errands are none. */
+export const isCar = (build: Car) => build.body !== 'NONE'
+
 const byId = <T extends { id: string }>(things: T[]) => new Map(things.map((t) => [t.id, t]))
 
 /** The board with its things by their ids. */
 export function indexed(board: Board): Indexed {
   return {
     board,
+    cars: board.cars.filter(isCar),
     car: byId(board.cars),
     work: byId(board.works),
     person: byId(board.people),

@@ -1,7 +1,7 @@
 import { Button, Menu } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { type Car, useBoard, type Work } from '../api/board'
+import { type Car, isCar, useBoard, type Work } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { CarOutline, type ZoneName } from '../domain/CarOutline'
@@ -136,12 +136,14 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
       <MissedSlot car={car} />
       <div className={css.columns}>
         <section aria-label="Jobs">
-          <ZonePlan
-            car={car}
-            works={board.works}
-            zone={zone}
-            onZone={(z) => setZone(z === zone ? undefined : z)}
-          />
+          {isCar(car) && (
+            <ZonePlan
+              car={car}
+              works={board.works}
+              zone={zone}
+              onZone={(z) => setZone(z === zone ? undefined : z)}
+            />
+          )}
           <JobTable
             car={car}
             zone={zone}

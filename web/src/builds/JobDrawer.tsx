@@ -1,7 +1,7 @@
 import { Alert, Button, Drawer, Group } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
-import { type Car, useBoard, type Work } from '../api/board'
+import { type Car, isCar, useBoard, type Work } from '../api/board'
 import { client, dataOf, type ProblemError, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { MoreTime } from '../domain/MoreTime'
@@ -18,6 +18,7 @@ import { JobFields, type JobValues } from './JobFields'
 import { FinishedJob } from './FinishedJob'
 import { Links } from './Links'
 import { SplitJob } from './SplitJob'
+import { Yield } from './Yield'
 import { WorkButtons } from './WorkButtons'
 import layout from '../ui/layout.module.css'
 import css from './builds.module.css'
@@ -194,7 +195,8 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
         </fieldset>
       </form>
       {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
-      {work && work.status !== 'DONE' && <CustomerName work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && car.customer && <CustomerName work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && !isCar(car) && <Yield work={work} changes={changes} />}
       {work && work.status !== 'DONE' && <Disturbs work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>

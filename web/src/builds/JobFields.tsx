@@ -1,7 +1,7 @@
 import { ActionIcon, Button, Checkbox, Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core'
 import type { UseFormReturnType } from '@mantine/form'
 import { useRef, useState } from 'react'
-import { type Car, useBoard } from '../api/board'
+import { type Car, isCar, useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
 import { GATES } from '../domain/gates'
 import { duration } from '../format/margin'
@@ -52,7 +52,9 @@ export function JobFields({ car, form }: { car: Car; form: JobForm }) {
           error={form.errors.likelyMinutes}
           onChange={takes}
         />
-        <Select label="Zone" allowDeselect={false} data={ZONES} {...form.getInputProps('zone')} />
+        {isCar(car) && (
+          <Select label="Zone" allowDeselect={false} data={ZONES} {...form.getInputProps('zone')} />
+        )}
         <TextInput label="Stage" list="stages" {...form.getInputProps('stage')} />
       </Group>
       <datalist id="stages">

@@ -1,7 +1,7 @@
 import { Button, Group, Modal, Select, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
-import { type Car, useBoard } from '../api/board'
+import { type Car, isCar, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useLoans } from '../api/loans'
 import { atFields, useSend } from '../api/send'
@@ -86,6 +86,7 @@ function Borrow({ car, onClose }: { car: Car; onClose: () => void }) {
             data={[
               { value: '', label: 'the shelf' },
               ...board.cars
+                .filter(isCar)
                 .filter((c) => c.id !== car.id)
                 .map((c) => ({ value: c.id, label: `${c.number} ${c.name}`.trim() })),
             ]}

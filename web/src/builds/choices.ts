@@ -10,7 +10,15 @@ export const LOCKS = [
   { value: 'WHOLE_CAR', label: 'the whole car' },
 ]
 export const LEVELS = choices(['LEARNER', 'ABLE', 'LEAD'] as const)
-export const BODIES = choices(['SALOON', 'COUPE', 'HATCH', 'ROADSTER', 'SINGLE_SEATER', 'TRUCK'] as const)
+export const BODIES = choices([
+  'SALOON',
+  'COUPE',
+  'HATCH',
+  'ROADSTER',
+  'SINGLE_SEATER',
+  'TRUCK',
+  'NONE',
+] as const).map((b) => (b.value === 'NONE' ? { ...b, label: 'no car' } : b))
 export const STATES = choices([
   'WANTED',
   'SPECIFIED',

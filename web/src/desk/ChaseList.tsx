@@ -16,11 +16,15 @@ const DAY_MINUTES = 24 * 60
 const numberOrName = (car?: Car) => car?.number || (car?.name ?? '')
 
 /** What one more day of the thing costs. */
-function Harm({ line }: { line: Line }) {
+function Harm({ line, pending }: { line: Line; pending: boolean }) {
   const { commitment, car } = useBoard()
   const harm = line.harm
   if (!harm)
-    return <span className="soft">{line.state === 'ARRIVED' ? 'inspect' : 'not needed by a job'}</span>
+    return (
+      <span className="soft">
+        {line.state === 'ARRIVED' ? 'inspect' : pending ? 'being worked out' : 'not needed by a job'}
+      </span>
+    )
   const date = commitment.get(harm.hardest ?? '')
   if (harm.hardestLosesMinutes > 0) {
     const late = harm.hardHours > 0 || harm.promisedHours > 0
@@ -94,8 +98,15 @@ function Words({ line }: { line: Line }) {
   )
 }
 
+interface Props {
+  lines: Line[]
+  /** Whether what a day more costs is still being worked out. */
+  pending: boolean
+  onPick: (line: Line) => void
+}
+
 /** Everything outside, the most harmful first. */
-export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Line) => void }) {
+export function ChaseList({ lines, pending, onPick }: Props) {
   const { car, vendor } = useBoard()
   const [shown, setShown] = useState(SOME)
   if (lines.length === 0)
@@ -123,7 +134,7 @@ export function ChaseList({ lines, onPick }: { lines: Line[]; onPick: (line: Lin
             return (
               <tr key={l.id}>
                 <td>
-                  <Harm line={l} />
+                  <Harm line={l} pending={pending} />
                 </td>
                 <td>
                   <button className={`link strong ${layout.left}`} onClick={() => onPick(l)}>

@@ -9,6 +9,7 @@ import { Nothing } from '../ui/Nothing'
 import { Basket } from './Basket'
 import { Calls } from './Calls'
 import { ChaseList } from './ChaseList'
+import { Errands } from './Errands'
 import { ForCustomer } from './ForCustomer'
 import { OutworkSheet } from './OutworkSheet'
 import { Owed } from './Owed'
@@ -84,12 +85,14 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
         <div className={css.columns}>
           <ChaseList
             lines={lines}
+            pending={desk.data.harmOf !== desk.data.change}
             onPick={(l) => setSearch(l.kind === 'PART' ? { part: l.id } : { outwork: l.id })}
           />
           <div className={layout.column}>
             <Arrivals />
             <ForCustomer manager={account.role === 'MANAGER'} />
             <Calls />
+            <Errands />
             <SupplyRun supplies={desk.data.supplies} />
             <FittedForNow />
             <Owed />

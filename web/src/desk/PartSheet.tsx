@@ -7,6 +7,7 @@ import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { day, instantOf, localOf, when } from '../format/time'
 import { keptWord, word } from '../format/words'
+import { ErrandForm } from './ErrandForm'
 import { Instead } from './Instead'
 import { MateTable } from './MateTable'
 import { WordFields } from './WordFields'
@@ -27,6 +28,7 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
   const { board, part: parts, car, vendor } = useBoard()
   const detail = usePart(id)
   const [instead, setInstead] = useState(false)
+  const [fetching, setFetching] = useState(false)
   const line = parts.get(id)
   if (!line || !detail.data) return null
   const from = vendor.get(line.vendorId ?? '')
@@ -84,8 +86,24 @@ export function PartSheet({ id, manager, onClose, onEdit }: Props) {
             Another part instead
           </Button>
         )}
+        {(line.state === 'ORDERED' || line.state === 'SHIPPED') && (
+          <Button size="compact-sm" variant="default" onClick={() => setFetching(true)}>
+            Fetch it
+          </Button>
+        )}
         <Fit part={line} />
       </Group>
+      {fetching && (
+        <ErrandForm
+          start={{
+            what: `Fetch ${line.name}`,
+            place: from?.name ?? '',
+            forBuildId: line.buildId,
+            partId: line.id,
+          }}
+          onClose={() => setFetching(false)}
+        />
+      )}
       {instead && <Instead part={line} onClose={() => setInstead(false)} />}
       <MateTable key={JSON.stringify(detail.data.mates)} part={detail.data} changes />
       {line.toOrder && <Ordering part={line} detail={detail.data} manager={manager} />}

@@ -4,6 +4,7 @@ import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type Arrival, useArrivals } from '../api/desk'
 import { useSend } from '../api/send'
+import { ErrandForm } from './ErrandForm'
 import { Inspect } from '../domain/Inspect'
 import { word } from '../format/words'
 import layout from '../ui/layout.module.css'
@@ -39,6 +40,8 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] 
   const { send, busy } = useSend()
   const [name, setName] = useState('')
   const [from, setFrom] = useState('')
+  const [going, setGoing] = useState(false)
+  const open = supplies.filter((s) => !s.boughtAt)
   const shops = [...new Set(supplies.map((s) => s.boughtFrom))]
   const ask = async () => {
     const done = await send(() =>
@@ -61,7 +64,27 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] 
         >
           Print
         </Button>
+        {open.length > 0 && (
+          <Button
+            size="compact-xs"
+            variant="default"
+            className="no-print"
+            ml={6}
+            onClick={() => setGoing(true)}
+          >
+            Send somebody
+          </Button>
+        )}
       </h2>
+      {going && (
+        <ErrandForm
+          start={{
+            what: `Supply run, ${open.length} ${open.length === 1 ? 'thing' : 'things'}`,
+            place: [...new Set(open.map((s) => s.boughtFrom).filter(Boolean))].join(', '),
+          }}
+          onClose={() => setGoing(false)}
+        />
+      )}
       {shops.map((shop) => (
         <div key={shop} className={`small ${css.item}`}>
           <div className="soft">{shop || 'anywhere'}</div>

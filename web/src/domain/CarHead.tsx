@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
-import { type Car, useBoard } from '../api/board'
+import { type Car, isCar, useBoard } from '../api/board'
 import layout from '../ui/layout.module.css'
 import css from './domain.module.css'
 import { Restricted } from './Restricted'
@@ -24,7 +24,7 @@ export function CarHead({ car, address, children }: Props) {
       {children}
       <span className={`no-print ${layout.push}`}>
         <select aria-label="Car" value={car.id} onChange={(e) => navigate(address(e.currentTarget.value))}>
-          {board.cars.map((c) => (
+          {board.cars.filter(isCar).map((c) => (
             <option key={c.id} value={c.id}>
               {`${c.number} ${c.name}`.trim()}
             </option>

@@ -38,6 +38,12 @@ function Shell({ body }: { body: string }) {
           <ellipse cx="86" cy="40" rx="12" ry="6" />
         </g>
       )
+    case 'NONE':
+      return (
+        <g {...stroke}>
+          <path d="M12 52 H148 M24 52 V68 M136 52 V68 M30 30 H70 V52 M84 38 H130 V52" />
+        </g>
+      )
     case 'TRUCK':
       return (
         <g {...stroke}>

@@ -51,7 +51,7 @@ const KINDS: { value: Session['kind']; label: string }[] = [
 
 /** An event with its sessions, cars and crew. */
 export function EventForm({ event, onClose, onKept }: Props) {
-  const { board } = useBoard()
+  const { board, cars: allCars } = useBoard()
   const { zone } = board
   const classes = useClasses(board.change)
   const [name, setName] = useState(event?.name ?? '')
@@ -163,7 +163,7 @@ export function EventForm({ event, onClose, onKept }: Props) {
             <NativeSelect
               aria-label="Car"
               value={c.buildId}
-              data={board.cars.map((b) => ({ value: b.id, label: `${b.number} ${b.name}`.trim() }))}
+              data={allCars.map((b) => ({ value: b.id, label: `${b.number} ${b.name}`.trim() }))}
               onChange={(e) => putCar(i, { buildId: e.currentTarget.value })}
             />
             <TextInput
@@ -206,7 +206,7 @@ export function EventForm({ event, onClose, onKept }: Props) {
           onClick={() =>
             setCars((all) => [
               ...all,
-              { buildId: board.cars[0]?.id ?? '', spare: false, driver: '', template: '' },
+              { buildId: allCars[0]?.id ?? '', spare: false, driver: '', template: '' },
             ])
           }
         >

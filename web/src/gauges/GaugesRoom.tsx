@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
-import { type Car, useBoard } from '../api/board'
+import { type Car, isCar, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type Gauge, useGauges, useLog } from '../api/gauges'
 import { useSend } from '../api/send'
@@ -42,7 +42,7 @@ const address = (car: string, gauge?: string) => `/gauges/${car}${gauge ? `/${ga
 export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
   const { board, car: cars } = useBoard()
   const { id, gauge } = useParams()
-  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked))
+  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked && isCar(c)))
   if (!car) {
     return (
       <>

@@ -1,7 +1,7 @@
 import { Button, Modal } from '@mantine/core'
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import { type Car, useBoard } from '../api/board'
+import { type Car, isCar, useBoard } from '../api/board'
 import { type Schemas } from '../api/client'
 import { type GateState, type RollOut, useGates, useRollOut } from '../api/rollout'
 import { CarHead } from '../domain/CarHead'
@@ -26,7 +26,7 @@ const address = (car: string, at?: string) => `/rollout/${car}${at ? `/${at}` : 
 export function RollOutRoom({ account }: { account: Schemas['Account'] }) {
   const { board, car: cars } = useBoard()
   const { id, at } = useParams()
-  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked))
+  const car = cars.get(id ?? '') ?? (id ? undefined : board.cars.find((c) => !c.parked && isCar(c)))
   if (!car) {
     return (
       <>

@@ -1,7 +1,7 @@
 import { Spotlight, spotlight, type SpotlightActionData } from '@mantine/spotlight'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { useBoard } from '../api/board'
+import { isCar, useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
 import { useGauges } from '../api/gauges'
 
@@ -43,9 +43,10 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         label: `${c.number} ${c.name}`.trim(),
         description: c.discipline,
         keywords: [c.customer, 'car', 'build'],
-        onClick: () => navigate(account.role === 'HAND' ? `/build/${c.id}` : `/walk?car=${c.id}`),
+        onClick: () =>
+          navigate(account.role === 'HAND' || !isCar(c) ? `/build/${c.id}` : `/walk?car=${c.id}`),
       })),
-      ...board.cars.map((c) => ({
+      ...board.cars.filter(isCar).map((c) => ({
         id: `rollout ${c.id}`,
         label: `Roll-out and gates of ${`${c.number} ${c.name}`.trim()}`,
         description: 'roll-out',
@@ -56,7 +57,8 @@ export function Finder({ account }: { account: Schemas['Account'] }) {
         id: `gauge ${g.name}`,
         label: g.title,
         description: 'gauge',
-        onClick: () => navigate(`/gauges/${board.cars.find((c) => !c.parked)?.id ?? ''}/${g.name}`),
+        onClick: () =>
+          navigate(`/gauges/${board.cars.find((c) => !c.parked && isCar(c))?.id ?? ''}/${g.name}`),
       })),
       ...board.people.map((p) => ({
         id: p.id,

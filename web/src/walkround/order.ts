@@ -1,4 +1,4 @@
-import type { Board, Car } from '../api/board'
+import { type Board, type Car, isCar } from '../api/board'
 
 /** The cars in the order of the walk: by station, then those waiting outside, those away, those parked. */
 export function walkOrder(board: Board): Car[] {
@@ -17,7 +17,7 @@ export function places(board: Board): {
   const waiting: Car[] = []
   const away: Car[] = []
   const parked: Car[] = []
-  for (const car of board.cars) {
+  for (const car of board.cars.filter(isCar)) {
     if (car.parked) parked.push(car)
     else if (car.awayWorkId || car.awayAt) away.push(car)
     else if (car.stationId && !inside.has(car.stationId)) inside.set(car.stationId, car)

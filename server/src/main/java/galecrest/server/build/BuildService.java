@@ -109,6 +109,14 @@ public class BuildService {
         return id;
     }
 
+    /** Adds what is no car, for work without one; within the change that is open. */
+    @LeadOrManager
+    public String addWithoutCar(String name) {
+        String id = NewId.next();
+        builds.insert(id, new BuildRequest("", name, Body.NONE, "", "", 1, 2, 2, 2, 2, 2, 0));
+        return id;
+    }
+
     @ManagerOnly
     void remove(String id) {
         journal.judge(() -> {

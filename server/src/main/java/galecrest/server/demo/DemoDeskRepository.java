@@ -64,6 +64,36 @@ class DemoDeskRepository {
         shelf("spark plugs, cold", "drawer 7", 12, 8);
     }
 
+    /** Something on the shelf that a job makes more of. */
+    void shelfFrom(String name, String place, int quantity, int least, String work, int more) {
+        shelf(name, place, quantity, least);
+        db.sql("insert into job_yield select :work, id, :more from shelf where name = :name")
+                .param("work", work)
+                .param("more", more)
+                .param("name", name)
+                .update();
+    }
+
+    /** A way that brings a part by a time, for the car of the part, with the van. */
+    void errand(String work, String date, String place, String part, Instant by) {
+        db.sql("""
+                        insert into errand select :work, :place, build_id, id, :by, :date from part where name = :part
+                        limit 1""")
+                .param("work", work)
+                .param("place", place)
+                .param("by", Timestamp.from(by))
+                .param("date", date)
+                .param("part", part)
+                .update();
+        db.sql("update work set date_id = :date where id = :work")
+                .param("date", date)
+                .param("work", work)
+                .update();
+        db.sql("update job set station_kind = 'vehicle', one_go = true where work_id = :work")
+                .param("work", work)
+                .update();
+    }
+
     private void offer(String vendor, String what, String price, int low, int likely, int high) {
         db.sql("""
                         insert into vendor_offer
@@ -148,7 +178,8 @@ class DemoDeskRepository {
 
     /** Estimates of the customer cars, deposits, and the clock of what is done: welding takes longer than thought. */
     private void money(DemoShop shop) {
-        db.sql("update shop set tax_percent = 19, hour_rate = 88, finding_limit = 400").update();
+        db.sql("update shop set tax_percent = 19, hour_rate = 88, finding_limit = 400")
+                .update();
         hours(shop);
         db.sql("update outwork set price = case when whole_car then 1450 else 280 end")
                 .update();

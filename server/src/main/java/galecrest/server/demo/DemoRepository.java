@@ -351,6 +351,15 @@ class DemoRepository {
         return id;
     }
 
+    /** A job off the car of what is no car. */
+    String ownJob(String build, String name, String skill, int likely) {
+        String id = finding(build, name, "COCKPIT", skill, likely, Gate.EVENT);
+        db.sql("update job set finding = false, on_car = false where work_id = :id")
+                .param("id", id)
+                .update();
+        return id;
+    }
+
     /** Holds a finding until the customer says yes; it may also wait for another time. */
     void asksCustomer(String work, String theirName) {
         db.sql("""

@@ -126,7 +126,8 @@ class DemoShop implements SmartInitializingSingleton {
             {"flat", "Flat patch", "flat patch"},
             {"engines", "Engine room", "engine room"},
             {"wash", "Wash", "wash"},
-            {"trailer", "Trailer", "trailer"}
+            {"trailer", "Trailer", "trailer"},
+            {"van", "Van", "vehicle"}
         }) {
             record.station(station[0], station[1], station[2]);
         }
@@ -136,6 +137,20 @@ class DemoShop implements SmartInitializingSingleton {
         record.vendor("anchor", "Anchor Machining", "machining", "555 0104", 7, 15);
         new DemoCars(this, record, measured, new DemoRollOuts(this, record, measured, rollOut), powerRuns).all();
         desk.all(this);
+        withoutACar();
+    }
+
+    /** Stock on the lathe, and a way to the coater and back. */
+    private void withoutACar() {
+        String stock = build("", "Stock and tools", Body.NONE, "", "", 0.3);
+        String spacers = record.ownJob(stock, "Turn spacers, 12 mm", "engines", 150);
+        desk.shelfFrom("wheel spacers, 12 mm", "shelf 1", 6, 8, spacers, 24);
+        record.ownJob(stock, "Service lift 2", "fit", 120);
+        Instant back = at(workday(2), 11);
+        String errands = build("", "Errands", Body.NONE, "", "", 0.3);
+        String way = record.ownJob(errands, "Fetch the flange, Harbour Coatings", "drive", 80);
+        String date = date(errands, "Fetch the flange", Commitment.Kind.PROMISE, back, Gate.EVENT, 0.3);
+        desk.errand(way, date, "Harbour Coatings", "coated exhaust flange", back);
     }
 
     private void people() {

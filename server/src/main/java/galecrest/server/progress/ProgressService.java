@@ -48,6 +48,7 @@ public class ProgressService {
 
     private final WorkRepository works;
     private final HappenedRepository happened;
+    private final OutcomeRepository outcomes;
     private final PartLineRepository parts;
     private final DeliveryRepository deliveries;
     private final MeasurementService measured;
@@ -60,6 +61,7 @@ public class ProgressService {
     ProgressService(
             WorkRepository works,
             HappenedRepository happened,
+            OutcomeRepository outcomes,
             PartLineRepository parts,
             DeliveryRepository deliveries,
             MeasurementService measured,
@@ -70,6 +72,7 @@ public class ProgressService {
             CurrentUser who) {
         this.works = works;
         this.happened = happened;
+        this.outcomes = outcomes;
         this.parts = parts;
         this.deliveries = deliveries;
         this.measured = measured;
@@ -205,6 +208,9 @@ public class ProgressService {
                 return head.name() + " takes " + DurationText.of(more) + " more than was thought";
             }
             job(plans.shopWithinChange(), id).ifPresent(job -> clockOff(plans.shopWithinChange(), job));
+            if (head.status().equals("DONE")) {
+                outcomes.reopened(id);
+            }
             happened.left(id, more, clock.instant());
             return head.status().equals("DONE")
                     ? "opened " + head.name() + " again: " + DurationText.of(more) + " to go"
@@ -337,5 +343,6 @@ public class ProgressService {
         gates.disturbed(disturbs.buildId(), disturbs.disturbed(), disturbs.name());
         deliveries.outwork(id, now);
         works.done(id, now);
+        outcomes.finished(id);
     }
 }

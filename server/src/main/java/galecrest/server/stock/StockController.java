@@ -51,6 +51,18 @@ class StockController {
         return new AddedResponse(stock.addToShelf(form));
     }
 
+    /** What a job puts on the shelf once it is done. */
+    @GetMapping("/works/{id}/yield")
+    YieldResponse yieldOf(@PathVariable String id) {
+        return stock.yieldOf(id);
+    }
+
+    @PutMapping("/works/{id}/yield")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void yields(@PathVariable String id, @RequestBody YieldRequest form) {
+        stock.yields(id, form);
+    }
+
     @PutMapping("/shelf/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void changeShelf(@PathVariable String id, @RequestBody ShelfRequest form) {

@@ -93,6 +93,32 @@ public class StockRepository {
                 > 0;
     }
 
+    Optional<YieldResponse> yieldOf(String work) {
+        return db.sql("select shelf_id, quantity from job_yield where work_id = :id")
+                .param("id", work)
+                .query(YieldResponse.class)
+                .optional();
+    }
+
+    /** The name of a job that is not done. */
+    Optional<String> openJob(String work) {
+        return db.sql("select name from work where id = :id and kind = 'JOB' and status <> 'DONE'")
+                .param("id", work)
+                .query(String.class)
+                .optional();
+    }
+
+    void yields(String work, YieldRequest form) {
+        db.sql("delete from job_yield where work_id = :id").param("id", work).update();
+        if (form.shelfId() != null) {
+            db.sql("insert into job_yield values (:id, :shelf, :quantity)")
+                    .param("id", work)
+                    .param("shelf", form.shelfId())
+                    .param("quantity", form.quantity())
+                    .update();
+        }
+    }
+
     void take(String part, String shelf, int quantity) {
         db.sql("insert into shelf_taken values (:part, :shelf, :quantity)")
                 .param("part", part)

@@ -19,6 +19,8 @@ import org.springframework.stereotype.Service;
 /** Consumables that one run a day brings, and what lies on the shelf. */
 @Service
 public class StockService {
+    private static final int MOST_OF_A_JOB = 10_000;
+
     private final StockRepository stock;
     private final PartLineRepository parts;
     private final Journal journal;
@@ -115,6 +117,26 @@ public class StockService {
             problems.add(new Problem("least", "Between 0 and 100 000."));
         }
         ValidationException.throwIfAny(problems);
+    }
+
+    @AnyHand
+    YieldResponse yieldOf(String work) {
+        return stock.yieldOf(work).orElse(new YieldResponse(null, 0));
+    }
+
+    /** Says what a job puts on the shelf once it is done. */
+    @LeadOrManager
+    void yields(String work, YieldRequest form) {
+        if (form.shelfId() != null && (form.quantity() < 1 || form.quantity() > MOST_OF_A_JOB)) {
+            throw new ValidationException("quantity", "1 to 10 000.");
+        }
+        journal.judge(() -> {
+            String job = stock.openJob(work).orElseThrow(() -> new NotFoundException("job that is to be done"));
+            String thing =
+                    form.shelfId() == null ? "nothing" : shelf(form.shelfId()).name();
+            stock.yields(work, form);
+            return job + " puts " + (form.shelfId() == null ? "" : form.quantity() + " × ") + thing + " on the shelf";
+        });
     }
 
     @LeadOrManager

@@ -95,6 +95,7 @@ public class WorkRepository {
                                     high_minutes, station_kind, one_go, cure_minutes, cure_lock, find_chance, find_minutes, finding)
                                 values (:id, :zone, :onCar, :wholeCar, :low, :likely, :high, :station, :oneGo, :cure,
                                     :lock, :findPercent / 100.0, :findMinutes, :finding)"""), id, spec).param("finding", finding).update();
+        offTheCarWhereThereIsNone(id);
         insertPlaces(id, spec);
     }
 
@@ -132,6 +133,14 @@ public class WorkRepository {
                 .param("lock", spec.cureLock().name())
                 .param("findPercent", spec.findPercent())
                 .param("findMinutes", spec.findMinutes());
+    }
+
+    /** Work of what is no car is done off the car, whatever a form or a template says. */
+    private void offTheCarWhereThereIsNone(String id) {
+        db.sql("""
+                        update job set on_car = false, whole_car = false
+                        where work_id = :id and on_car and exists (select 1 from work w join build b on b.id = w.build_id
+                            where w.id = :id and b.body = 'NONE')""").param("id", id).update();
     }
 
     private void insertPlaces(String id, JobSpec spec) {
@@ -175,6 +184,7 @@ public class WorkRepository {
                                     one_go = :oneGo, cure_minutes = :cure, cure_lock = :lock,
                                     find_chance = :findPercent / 100.0, find_minutes = :findMinutes
                                 where work_id = :id"""), id, spec).update();
+        offTheCarWhereThereIsNone(id);
         db.sql("delete from job_place where work_id = :id").param("id", id).update();
         insertPlaces(id, spec);
         return true;

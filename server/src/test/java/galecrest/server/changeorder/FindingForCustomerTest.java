@@ -52,8 +52,22 @@ class FindingForCustomerTest extends ServerTest {
 
     private Map<String, Object> form(String work) {
         return Map.of(
-                "title", "Make the dash loom safe", "note", "", "hours", 6, "skill", "wire", "gate", "EVENT", "parts",
-                40, "outwork", 0, "workId", work);
+                "title",
+                "Make the dash loom safe",
+                "note",
+                "",
+                "hours",
+                6,
+                "skill",
+                "wire",
+                "gate",
+                "EVENT",
+                "parts",
+                40,
+                "outwork",
+                0,
+                "workId",
+                work);
     }
 
     private String putToCustomer(String work) throws Exception {
@@ -87,14 +101,15 @@ class FindingForCustomerTest extends ServerTest {
         String large = found(BO, "found " + RAW + ", 6 h");
         JsonNode work = find("works", "id", large);
         assertThat(work.at("/hold/reason").asText()).isEqualTo("DECIDE");
-        assertThat(work.at("/hold/note").asText()).contains("the customer's yes").doesNotContainPattern("\\d");
+        assertThat(work.at("/hold/note").asText())
+                .contains("the customer's yes")
+                .doesNotContainPattern("\\d");
         assertThat(Instant.parse(work.at("/placed/start").asText()).atZone(ZONE).toLocalDate())
                 .as("nobody's work of today")
                 .isAfter(START.atZone(ZONE).toLocalDate());
         BigDecimal rate =
                 call(MARA, "GET", "/api/ledger", null).body().get("hourRate").decimalValue();
-        assertThat(asked(large).get("price").decimalValue())
-                .isEqualByComparingTo(rate.multiply(new BigDecimal(6)));
+        assertThat(asked(large).get("price").decimalValue()).isEqualByComparingTo(rate.multiply(new BigDecimal(6)));
         assertThat(asked(large).get("state")).isNull();
         assertThat(asked(small).isMissingNode()).isTrue();
         undo(BO, 2);
@@ -130,7 +145,9 @@ class FindingForCustomerTest extends ServerTest {
         assertThat(call(MARA, "POST", "/api/ledger/" + car() + "/changes/price", form(work))
                         .status())
                 .isEqualTo(200);
-        assertThat(find("works", "id", work).get("hold")).as("pricing lifts nothing").isNotNull();
+        assertThat(find("works", "id", work).get("hold"))
+                .as("pricing lifts nothing")
+                .isNotNull();
         decide(order, true);
         JsonNode after = find("works", "id", work);
         assertThat(after.get("hold")).isNull();
@@ -213,7 +230,8 @@ class FindingForCustomerTest extends ServerTest {
 
     private static boolean stageOrName(JsonNode shop, String said) {
         for (JsonNode work : shop.get("works")) {
-            if (said.equals(work.path("stage").asText()) || said.equals(work.path("customerName").asText())) {
+            if (said.equals(work.path("stage").asText())
+                    || said.equals(work.path("customerName").asText())) {
                 return true;
             }
         }

@@ -1,0 +1,16 @@
+import { useQuery } from '@tanstack/react-query'
+import { useBoard } from './board'
+import { client, dataOf, type Schemas } from './client'
+
+export type Errand = Schemas['ErrandResponse']
+
+/** Errands that are to be done, the next first; who goes when is on the board, under the job. */
+export function useErrands(): Errand[] {
+  const { board } = useBoard()
+  const query = useQuery({
+    queryKey: ['errands', board.change],
+    queryFn: () => dataOf(client.GET('/api/errands')),
+    placeholderData: (before) => before,
+  })
+  return query.data ?? []
+}
