@@ -19,6 +19,7 @@ import { RollOutRoom } from './rollout/RollOutRoom'
 import { LedgerRoom } from './ledger/LedgerRoom'
 import { CallButton } from './domain/CallButton'
 import { OfferLine } from './domain/OnOffer'
+import { speak } from './format/time'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
 import { Walkround } from './walkround/Walkround'
@@ -58,6 +59,7 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
   if (!board.data) {
     return board.error ? <Nothing title="The shop cannot be read" text={board.error.message} /> : <Waiting />
   }
+  speak(board.data.board.says)
   const hand = account.role === 'HAND'
   return (
     <BoardContext value={board.data}>

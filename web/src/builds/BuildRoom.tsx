@@ -84,7 +84,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         <h1>{car.name}</h1>
         <Restricted car={car} />
         <span className="soft">
-          {car.discipline} · {car.customer} · {car.done} of {car.total} done
+          {[car.discipline, car.customer, `${car.done} of ${car.total} done`].filter(Boolean).join(' · ')}
         </span>
         <span className={`no-print ${layout.toolbar}`}>
           {header}

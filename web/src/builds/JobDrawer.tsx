@@ -197,7 +197,7 @@ export function JobDrawer({ car, work, account, onClose }: Props) {
       {work && work.status !== 'DONE' && <ForDate work={work} changes={changes} />}
       {work && work.status !== 'DONE' && car.customer && <CustomerName work={work} changes={changes} />}
       {work && work.status !== 'DONE' && !isCar(car) && <Yield work={work} changes={changes} />}
-      {work && work.status !== 'DONE' && <Disturbs work={work} changes={changes} />}
+      {work && work.status !== 'DONE' && isCar(car) && <Disturbs work={work} changes={changes} />}
       {work && <Links work={work} changes={changes} />}
     </Drawer>
   )

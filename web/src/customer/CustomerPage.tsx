@@ -6,7 +6,7 @@ import { client, dataOf, ProblemError, type Schemas } from '../api/client'
 import { Effects } from '../domain/Effects'
 import { amount } from '../format/money'
 import { Nothing } from '../ui/Nothing'
-import { day, when } from '../format/time'
+import { day, speak, when } from '../format/time'
 import layout from '../ui/layout.module.css'
 import css from './customer.module.css'
 
@@ -33,6 +33,7 @@ export function CustomerPage() {
       <Nothing title="There is no page here" text="The link may have ended. Ask the shop for a new one." />
     )
   const p = page.data
+  speak(p.says)
   return (
     <main className={css.page}>
       <div className="soft">{p.shop}</div>

@@ -1,10 +1,11 @@
-import { Button, Checkbox } from '@mantine/core'
+import { Button, Checkbox, Group, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type Arrival, useArrivals, useSupplies } from '../api/desk'
 import { useSend } from '../api/send'
 import { Inspect } from '../domain/Inspect'
+import layout from '../ui/layout.module.css'
 import { Section } from './Section'
 
 /** What came and waits to be looked over, and what the supply run brings. */
@@ -34,31 +35,64 @@ export function Goods() {
           ))}
         </Section>
       )}
-      {supplies.length > 0 && (
-        <Section title="Supply run">
-          {supplies.map((s) => (
-            <Checkbox
-              key={s.id}
-              size="lg"
-              mb={10}
-              checked={s.boughtAt !== undefined}
-              label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
-              description={s.boughtFrom}
-              onChange={() =>
-                void send(() =>
-                  dataOf(
-                    client.POST('/api/supplies/{id}/bought', {
-                      params: { path: { id: s.id } },
-                      body: { bought: !s.boughtAt },
-                    }),
-                  ),
-                )
-              }
-            />
-          ))}
-        </Section>
-      )}
+      <Section title="Supply run">
+        {supplies.map((s) => (
+          <Checkbox
+            key={s.id}
+            size="lg"
+            mb={10}
+            checked={s.boughtAt !== undefined}
+            label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
+            description={s.boughtFrom}
+            onChange={() =>
+              void send(() =>
+                dataOf(
+                  client.POST('/api/supplies/{id}/bought', {
+                    params: { path: { id: s.id } },
+                    body: { bought: !s.boughtAt },
+                  }),
+                ),
+              )
+            }
+          />
+        ))}
+        <RunningOut />
+      </Section>
       {open && <Inspect arrival={open} onClose={() => setOpen(undefined)} />}
     </>
+  )
+}
+
+/** Something is running out: a word is enough, the desk knows where it is bought. */
+function RunningOut() {
+  const { send, busy } = useSend()
+  const [name, setName] = useState('')
+  const ask = async () => {
+    const done = await send(() =>
+      dataOf(client.POST('/api/supplies', { body: { name, quantity: '', boughtFrom: '' } })),
+    )
+    if (done) setName('')
+  }
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault()
+        void ask()
+      }}
+    >
+      <Group gap={8} wrap="nowrap">
+        <TextInput
+          size="lg"
+          aria-label="What is running out"
+          placeholder="what is running out?"
+          value={name}
+          className={layout.stretch}
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
+        <Button size="lg" type="submit" variant="default" loading={busy} disabled={!name.trim()}>
+          Add
+        </Button>
+      </Group>
+    </form>
   )
 }

@@ -7,6 +7,7 @@ import { Nothing } from '../ui/Nothing'
 import { clock, day, weekday } from '../format/time'
 import { Goods } from './Goods'
 import { Section } from './Section'
+import { CouldStart } from './CouldStart'
 import { News } from './News'
 import { SignOut } from './SignOut'
 import { WorkCard } from './WorkCard'
@@ -32,6 +33,8 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
   if (!account.personId)
     return <Nothing title="This account is nobody's" text="Only people of the shop have a day here." />
   const day_ = mine.data
+  const first = works(day_?.next)[0]?.placed?.start
+  const free = day_?.now.length === 0 && (first === undefined || first > board.now)
   return (
     <div className={css.page}>
       <div className={css.head}>
@@ -45,8 +48,13 @@ export function MyDay({ account }: { account: Schemas['Account'] }) {
         {works(day_?.now).map((w) => (
           <WorkCard key={w.id} work={w} now onHold={() => setHolding(w)} />
         ))}
-        {day_?.now.length === 0 && <p className="soft">Nothing started. Start what is next.</p>}
+        {day_?.now.length === 0 && (
+          <p className="soft">
+            {free ? 'Nothing is planned for you just now.' : 'Nothing started. Start what is next.'}
+          </p>
+        )}
       </Section>
+      {free && <CouldStart onOpen={setOpened} />}
       {day_ && <News day={day_} />}
       <Section title="Next">
         {works(day_?.next).map((w) => (

@@ -25,9 +25,9 @@ export function ErrandForm({ start, onClose }: { start: ErrandStart; onClose: ()
     initialValues: {
       what: start.what,
       place: start.place,
-      forBuildId: start.forBuildId ?? '',
-      personId: '',
-      vehicleId: board.stations.find((s) => s.kind === 'vehicle')?.id ?? '',
+      forBuildId: start.forBuildId ?? (null as string | null),
+      personId: null as string | null,
+      vehicleId: board.stations.find((s) => s.kind === 'vehicle')?.id ?? null,
       minutes: 60,
       from: '',
       by: '',

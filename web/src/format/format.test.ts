@@ -1,8 +1,9 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import readings from '../../../core/src/test/resources/durations-read.csv?raw'
 import sayings from '../../../core/src/test/resources/durations-said.csv?raw'
 import { duration, exact, margin, readDuration } from './margin'
-import { away, clock, day, dayKey, instantOf, localOf, when } from './time'
+import { away, clock, day, dayKey, instantOf, localOf, when, speak } from './time'
+import { readMoment } from './moment'
 import { keptWord, word } from './words'
 
 const BERLIN = 'Europe/Berlin'
@@ -99,3 +100,17 @@ describe('how a vendor has kept its word', () => {
 })
 
 it('codes are said as words', () => expect(word('ENGINE_BAY')).toBe('engine bay'))
+
+describe('how the shop writes days and times', () => {
+  afterEach(() => speak({ monthFirst: false, twelveHours: false }))
+
+  it('goes by its rules, inputs do not', () => {
+    speak({ monthFirst: true, twelveHours: true })
+    expect(when('2026-12-03T13:05:00Z', '2026-11-25T07:10:00Z', BERLIN)).toBe('Thu Dec 3 2:05 pm')
+    expect(localOf('2026-12-03T13:05:00Z', BERLIN)).toBe('2026-12-03T14:05')
+    expect(clock('2026-12-02T23:05:00Z', BERLIN)).toBe('12:05 am')
+    expect(readMoment('12/3 2pm', '2026-11-25T07:10:00Z', BERLIN)).toBe('2026-12-03T14:00')
+    speak({ monthFirst: false, twelveHours: false })
+    expect(readMoment('12/3 2pm', '2026-11-25T07:10:00Z', BERLIN)).toBe('2027-03-12T14:00')
+  })
+})

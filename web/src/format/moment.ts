@@ -1,4 +1,4 @@
-import { clock, day, dayKey, instantOf, localOf } from './time'
+import { clock, day, dayKey, instantOf, localOf, monthLeads } from './time'
 
 /** Dates and times as people type them, read into local text ("2026-11-25T14:00") in the shop's zone. */
 
@@ -81,18 +81,22 @@ function leadingDay(said: string, today: string): { date: Date | number | '' | u
   return { date: date && date.getUTCDay() === weekday ? date : undefined, rest }
 }
 
-/** "4 Dec", "4 Dec 2027", "Dec 4", "4.12." at the beginning. */
+/** "4 Dec", "4 Dec 2027", "Dec 4", "4.12.", "4/12" in the order of the shop, at the beginning. */
 function leadingDate(said: string, today: string): { date: Date | '' | undefined; rest: string } {
   const dayFirst = /^(\d{1,2})\.? ?([a-z]{3,})\b\.?(?: (\d{4}))?(?: (.*))?$/.exec(said)
   const monthFirst = /^([a-z]{3,})\b\.? (\d{1,2})(?:,? (\d{4}))?(?: (.*))?$/.exec(said)
   const figures = /^(\d{1,2})\.(\d{1,2})\.(\d{4})?(?: (.*))?$/.exec(said)
+  const slashes = /^(\d{1,2})\/(\d{1,2})(?:\/(\d{4}))?(?: (.*))?$/.exec(said)
+  const [dayAt, monthAt] = monthLeads() ? ([2, 1] as const) : ([1, 2] as const)
   const found = dayFirst
     ? [dayFirst[1], named(MONTHS, dayFirst[2]!), dayFirst[3], dayFirst[4]]
     : monthFirst
       ? [monthFirst[2], named(MONTHS, monthFirst[1]!), monthFirst[3], monthFirst[4]]
       : figures
         ? [figures[1], Number(figures[2]) - 1, figures[3], figures[4]]
-        : undefined
+        : slashes
+          ? [slashes[dayAt], Number(slashes[monthAt]) - 1, slashes[3], slashes[4]]
+          : undefined
   if (!found) return { date: '', rest: said }
   const [number, month, year, rest] = [Number(found[0]), Number(found[1]), found[2], String(found[3] ?? '')]
   return {

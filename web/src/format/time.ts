@@ -1,5 +1,21 @@
 /** Times as people say them, in the shop's zone whatever the browser's. */
 
+/** How the shop writes days and times: "Dec 3" or "3 Dec", "2:00 pm" or "14:00". */
+export interface DateStyle {
+  monthFirst: boolean
+  twelveHours: boolean
+}
+
+let style: DateStyle = { monthFirst: false, twelveHours: false }
+
+/** From here on days and times are written in that way; whoever shows a shop says so before all else. */
+export function speak(says: DateStyle) {
+  style = says
+}
+
+/** Whether "3/12" is the twelfth of March. */
+export const monthLeads = () => style.monthFirst
+
 const formats = new Map<string, Intl.DateTimeFormat>()
 
 function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
@@ -21,16 +37,26 @@ export function dayKey(at: string | number | Date, zone: string): string {
   return `${part('year')}-${part('month')}-${part('day')}`
 }
 
-/** "14:00" */
-export function clock(at: string | number | Date, zone: string): string {
+/** "14:00", whatever the style: as inputs take it. */
+function clockOf(at: string | number | Date, zone: string): string {
   return format(zone, { hour: '2-digit', minute: '2-digit' }).format(new Date(at))
 }
 
-/** "Thu 3 Dec" */
+/** "14:00", or "2:00 pm" */
+export function clock(at: string | number | Date, zone: string): string {
+  const text = clockOf(at, zone)
+  if (!style.twelveHours) return text
+  const hour = Number(text.slice(0, 2))
+  return `${hour % 12 || 12}${text.slice(2)} ${hour < 12 ? 'am' : 'pm'}`
+}
+
+/** "Thu 3 Dec", or "Thu Dec 3" */
 export function day(at: string | number | Date, zone: string): string {
   const parts = format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).formatToParts(new Date(at))
   const part = (type: string) => parts.find((p) => p.type === type)?.value ?? ''
-  return `${part('weekday')} ${part('day')} ${part('month')}`
+  return style.monthFirst
+    ? `${part('weekday')} ${part('month')} ${part('day')}`
+    : `${part('weekday')} ${part('day')} ${part('month')}`
 }
 
 /** "Wednesday" */
@@ -60,12 +86,12 @@ export function away(at: string, now: string, zone: string): string {
 export function instantOf(local: string, zone: string): string | undefined {
   const guess = Date.parse(`${local}Z`)
   if (Number.isNaN(guess)) return undefined
-  const shown = (at: number) => Date.parse(`${dayKey(at, zone)}T${clock(at, zone)}Z`)
+  const shown = (at: number) => Date.parse(`${dayKey(at, zone)}T${clockOf(at, zone)}Z`)
   const first = guess - (shown(guess) - guess)
   return new Date(first - (shown(first) - guess)).toISOString()
 }
 
 /** The local date and time in the zone, as an input of the kind datetime-local takes it. */
 export function localOf(at: string | undefined, zone: string): string {
-  return at ? `${dayKey(at, zone)}T${clock(at, zone)}` : ''
+  return at ? `${dayKey(at, zone)}T${clockOf(at, zone)}` : ''
 }

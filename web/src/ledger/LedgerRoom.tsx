@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
-import { useBoard } from '../api/board'
+import { isCar, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { amount, hours } from '../format/money'
 import { Nothing } from '../ui/Nothing'
@@ -95,6 +95,7 @@ function AllBuilds({ books, onPick }: { books: Books; onPick: (build: string) =>
         <tbody>
           {books.builds.map((b) => {
             const c = car.get(b.buildId)
+            if (c && !isCar(c)) return null
             const over = b.estimated && b.hoursWorked + b.hoursToDo > b.hoursAgreed
             return (
               <tr key={b.buildId}>

@@ -81,7 +81,7 @@ function MarginButton({
       onClick={() => onDate(date.id)}
       style={{ textDecoration: picked ? 'underline' : 'none' }}
     >
-      <MarginMark minutes={date.marginMinutes} />
+      <MarginMark minutes={date.marginMinutes} size="narrow" />
       {chance !== undefined && <OddsMark chance={chance} />}
     </button>
   )

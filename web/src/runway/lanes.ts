@@ -1,4 +1,4 @@
-import { type Board, type Car, type Commitment, type Part, type Work } from '../api/board'
+import { isCar, type Board, type Car, type Commitment, type Part, type Work } from '../api/board'
 
 /** One car with its open work, its dates ahead and the parts that are to come. */
 export interface LaneOf {
@@ -9,7 +9,7 @@ export interface LaneOf {
   now: string
 }
 
-/** The lanes, the car with the nearest date first. */
+/** The lanes, the car with the nearest date first; work without a car last. */
 export function lanesOf(board: Board): LaneOf[] {
   return board.cars
     .map((car) => ({
@@ -19,7 +19,11 @@ export function lanesOf(board: Board): LaneOf[] {
       coming: board.parts.filter((p) => p.buildId === car.id && p.arrivalLikely && !p.here),
       now: board.now,
     }))
-    .sort((a, b) => (a.dates[0]?.due ?? '9').localeCompare(b.dates[0]?.due ?? '9'))
+    .sort(
+      (a, b) =>
+        Number(isCar(b.car)) - Number(isCar(a.car)) ||
+        (a.dates[0]?.due ?? '9').localeCompare(b.dates[0]?.due ?? '9'),
+    )
 }
 
 const same = <T>(a: T[], b: T[]) => a.length === b.length && a.every((x, i) => x === b[i])

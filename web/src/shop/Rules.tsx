@@ -1,8 +1,11 @@
-import { Button, NumberInput, Radio, TextInput } from '@mantine/core'
+import { Button, Group, NumberInput, Radio, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
+import { RulesPreview } from './RulesPreview'
+import { Weight } from './Weight'
 import layout from '../ui/layout.module.css'
 import css from './shop.module.css'
 
@@ -24,6 +27,37 @@ const TIES = [
   },
 ]
 
+const WEIGHTS = [
+  {
+    field: 'atRiskStart',
+    label: 'A start at risk',
+    one: 'one such start',
+    why: 'More: the plan waits rather than starts on what may have to be redone.',
+    usual: 4,
+  },
+  {
+    field: 'toldOtherwise',
+    label: 'People told something new',
+    one: 'a day of one person',
+    why: 'More: people keep the plan they were told; less: each new plan is free to be better.',
+    usual: 2,
+  },
+  {
+    field: 'carInBits',
+    label: 'A car in bits',
+    one: 'a day of it',
+    why: 'More: one car is finished before the next is opened; less: all go on side by side.',
+    usual: 0.2,
+  },
+  {
+    field: 'finishDay',
+    label: 'A build that is not finished',
+    one: 'a day of it',
+    why: 'More: everything is done as soon as it can be.',
+    usual: 0.1,
+  },
+] as const
+
 /** The shop's name, zone and what weighs how much in a plan, each with its reason. */
 export function Rules({ changes }: { changes: boolean }) {
   const shop = useQuery({ queryKey: ['shop'], queryFn: () => dataOf(client.GET('/api/shop')) })
@@ -33,7 +67,18 @@ export function Rules({ changes }: { changes: boolean }) {
 
 function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: boolean }) {
   const { send, busy } = useSend()
-  const form = useForm({ initialValues: shop })
+  const [preview, setPreview] = useState<Schemas['RulesPreviewResponse']>()
+  const [asking, setAsking] = useState(false)
+  const form = useForm({ initialValues: shop, onValuesChange: () => setPreview(undefined) })
+  const ask = async () => {
+    setAsking(true)
+    const answer = await send(
+      () => dataOf(client.POST('/api/shop/preview', { body: form.values })),
+      (problem) => atFields(problem, form.setFieldError),
+    )
+    setAsking(false)
+    if (answer) setPreview(answer)
+  }
   const save = (body: typeof form.values) =>
     void send(
       () => dataOf(client.PUT('/api/shop', { body })),
@@ -49,38 +94,45 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
           description="All shifts and dates are told in it."
           {...form.getInputProps('zone')}
         />
+        <Group mt={8} align="end" grow>
+          <Radio.Group
+            label="Days"
+            value={String(form.values.monthFirst)}
+            onChange={(v) => form.setFieldValue('monthFirst', v === 'true')}
+          >
+            <Group gap={14} mt={4}>
+              <Radio value="false" label="Thu 3 Dec" />
+              <Radio value="true" label="Thu Dec 3" />
+            </Group>
+          </Radio.Group>
+          <Radio.Group
+            label="Clock"
+            value={String(form.values.twelveHours)}
+            onChange={(v) => form.setFieldValue('twelveHours', v === 'true')}
+          >
+            <Group gap={14} mt={4}>
+              <Radio value="false" label="14:00" />
+              <Radio value="true" label="2:00 pm" />
+            </Group>
+          </Radio.Group>
+        </Group>
+        <Schools onPick={(school) => form.setValues(school)} />
         <p className="soft small">
           A plan is compared first by lateness at events and paid slots, then by lateness at promises. Only
-          then do these count, as one sum; each is the harm of one unit in hours by which can-follow work is
-          pushed past its date.
+          then do these count, as one sum.
         </p>
-        <NumberInput
-          label="A start at risk"
-          description="More: the plan waits rather than starts on what may have to be redone."
-          {...form.getInputProps('atRiskStart')}
-        />
-        <NumberInput
-          label="A person-day to be told again"
-          mt={8}
-          description="More: people keep the plan they were told; less: each new plan is free to be better."
-          {...form.getInputProps('toldOtherwise')}
-        />
-        <NumberInput
-          label="A car in bits for a day"
-          mt={8}
-          description="More: one car is finished before the next is opened; less: all go on side by side."
-          {...form.getInputProps('carInBits')}
-        />
-        <NumberInput
-          label="A day until a build is finished"
-          mt={8}
-          description="More: everything is done as soon as it can be."
-          {...form.getInputProps('finishDay')}
-        />
+        {WEIGHTS.map((w) => (
+          <Weight
+            key={w.field}
+            {...w}
+            value={form.values[w.field]}
+            onChange={(v) => form.setFieldValue(w.field, v)}
+          />
+        ))}
         <NumberInput
           label="Hours that a date should have in hand"
           mt={8}
-          description="More: dates are kept with room for what goes wrong; less: the room goes to other cars. Each hour short counts as an hour above."
+          description="More: dates are kept with room for what goes wrong; less: the room goes to other cars."
           {...form.getInputProps('bufferHours')}
         />
         <NumberInput
@@ -95,14 +147,16 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
           ))}
         </Radio.Group>
         <NumberInput
-          label="Chance that outside work comes back wrong"
+          label="Outside work that comes back wrong"
           mt={8}
           min={0}
-          max={1}
-          step={0.01}
-          decimalScale={2}
-          description="0.05 is one in twenty; it goes out again for its shortest time. The odds count with it, the plan does not."
-          {...form.getInputProps('returnWrong')}
+          max={100}
+          suffix=" %"
+          decimalScale={1}
+          description="It goes out again for its shortest time. The chances count with it, the plan does not."
+          value={Math.round(form.values.returnWrong * 1000) / 10}
+          onChange={(percent) => form.setFieldValue('returnWrong', Number(percent) / 100)}
+          error={form.errors.returnWrong}
         />
         <NumberInput
           label="Hours that people stay on past their day"
@@ -135,12 +189,42 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
           description="More is safer; less keeps jobs from looking hopeless before anybody has rung."
           {...form.getInputProps('unknownArrivalDays')}
         />
+        {preview && <RulesPreview preview={preview} />}
         {changes && (
-          <Button type="submit" mt={16} loading={busy}>
-            Save
-          </Button>
+          <Group mt={16}>
+            <Button type="submit" loading={busy}>
+              Save
+            </Button>
+            <Button variant="default" loading={asking} disabled={!form.isDirty()} onClick={() => void ask()}>
+              What would they do?
+            </Button>
+          </Group>
         )}
       </fieldset>
     </form>
+  )
+}
+
+type School = Schemas['SchoolResponse']
+
+/** Rules to begin from: what each shop of its kind goes by. */
+function Schools({ onPick }: { onPick: (rules: Omit<School, 'title' | 'why'>) => void }) {
+  const schools = useQuery({
+    queryKey: ['schools'],
+    queryFn: () => dataOf(client.GET('/api/shop/schools')),
+    staleTime: Infinity,
+  })
+  return (
+    <div className={layout.below} role="group" aria-label="Begin from">
+      <h3 className={layout.heading}>Begin from</h3>
+      {schools.data?.map(({ title, why, ...rules }) => (
+        <div key={title} className="small">
+          <button type="button" className="link strong" onClick={() => onPick(rules)}>
+            {title}
+          </button>{' '}
+          <span className="soft">{why}</span>
+        </div>
+      ))}
+    </div>
   )
 }

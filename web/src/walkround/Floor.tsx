@@ -12,13 +12,16 @@ interface Props {
 
 const COLUMNS = 'repeat(auto-fill, minmax(182px, 1fr))'
 
+/** A station that drives is no place on the floor. */
+const VEHICLE = 'vehicle'
+
 /** The shop's floor: stations with the car on each, cars waiting outside, cars away beyond the wall. */
 export function Floor({ picked, onPick }: Props) {
   const { board } = useBoard()
   const { inside, waiting, away, parked } = useMemo(() => places(board), [board])
   // What no job asks for, such as the trailer, is only there with a car on it.
   const asked = useMemo(() => new Set(board.works.map((w) => w.job?.stationKind)), [board])
-  const standing = board.stations.filter((s) => inside.has(s.id) || asked.has(s.kind))
+  const standing = board.stations.filter((s) => inside.has(s.id) || (asked.has(s.kind) && s.kind !== VEHICLE))
   return (
     <section aria-label="Floor">
       <div className={css.floor} style={{ gridTemplateColumns: COLUMNS }}>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { client, dataOf, type Schemas } from '../api/client'
 import { margin } from '../format/margin'
-import { clock, when } from '../format/time'
+import { clock, speak, when } from '../format/time'
 import { Nothing } from '../ui/Nothing'
 import css from './wall.module.css'
 
@@ -35,6 +35,7 @@ export function Wall() {
       <Nothing title="Nothing to see" text="This link to the wall was revoked, or never was." />
     ) : null
   }
+  speak(wall.data.says)
   return <Screen wall={wall.data} lost={change.error !== null} />
 }
 

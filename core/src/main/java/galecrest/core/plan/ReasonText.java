@@ -8,6 +8,7 @@ import galecrest.core.people.Person;
 import galecrest.core.people.PersonId;
 import galecrest.core.shop.Station;
 import galecrest.core.shop.StationId;
+import galecrest.core.time.DateStyle;
 import galecrest.core.time.DurationText;
 import galecrest.core.time.Minutes;
 import galecrest.core.vendor.Vendor;
@@ -19,7 +20,6 @@ import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.time.ZonedDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -29,12 +29,6 @@ import java.util.Optional;
 
 /** Says what a plan says in sentences, with the names of the shop and times as people say them. */
 public final class ReasonText {
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
-    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-
     private final ShopSnapshot shop;
     private final Map<WorkId, Work> works = new HashMap<>();
     private final Map<BuildId, String> cars = new HashMap<>();
@@ -60,20 +54,24 @@ public final class ReasonText {
         }
     }
 
+    private DateStyle says() {
+        return shop.rules().says();
+    }
+
     /** A time as people say it: "14:00" today, "Thu 14:00" this week, "Thu 3 Dec 14:00" later. */
     public String time(Instant at) {
         ZonedDateTime local = at.atZone(shop.zone());
         ZonedDateTime now = shop.now().atZone(shop.zone());
         if (local.toLocalDate().equals(now.toLocalDate())) {
-            return TIME.format(local);
+            return says().time(local);
         }
         boolean thisWeek = local.isAfter(now) && local.isBefore(now.plusDays(6));
-        return (thisWeek ? WEEKDAY : DATE).format(local);
+        return thisWeek ? says().weekday(local) : says().date(local);
     }
 
     /** A day as people say it: "Thu 3 Dec". */
     public String day(Instant at) {
-        return DAY.format(at.atZone(shop.zone()));
+        return says().day(at.atZone(shop.zone()));
     }
 
     /** What moved, with its car. */

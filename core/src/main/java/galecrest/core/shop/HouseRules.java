@@ -1,5 +1,6 @@
 package galecrest.core.shop;
 
+import galecrest.core.time.DateStyle;
 import galecrest.core.time.Minutes;
 import java.time.Duration;
 
@@ -18,6 +19,7 @@ import java.time.Duration;
  * @param tieBreak which car goes first between equals
  * @param stayOn how long past their hours people stay on to end a job that cannot be interrupted, 0 to 8 h
  * @param returnWrong the chance that outwork comes back wrong and must go out again, 0 to 1
+ * @param says how days and times are written
  */
 public record HouseRules(
         double atRiskStart,
@@ -29,7 +31,8 @@ public record HouseRules(
         Minutes buffer,
         TieBreak tieBreak,
         double returnWrong,
-        Minutes stayOn) {
+        Minutes stayOn,
+        DateStyle says) {
     private static final long LONGEST_STAY = 480;
 
     public HouseRules {
@@ -52,6 +55,32 @@ public record HouseRules(
         if (buffer.value() < 0) {
             throw new IllegalArgumentException("The buffer must not be negative, not " + buffer.value() + " min.");
         }
+    }
+
+    /** Rules of a shop that writes days and times in the usual way. */
+    public HouseRules(
+            double atRiskStart,
+            double toldOtherwise,
+            double carInBits,
+            double finishDay,
+            Duration unknownArrival,
+            int frozenDays,
+            Minutes buffer,
+            TieBreak tieBreak,
+            double returnWrong,
+            Minutes stayOn) {
+        this(
+                atRiskStart,
+                toldOtherwise,
+                carInBits,
+                finishDay,
+                unknownArrival,
+                frozenDays,
+                buffer,
+                tieBreak,
+                returnWrong,
+                stayOn,
+                DateStyle.USUAL);
     }
 
     public static HouseRules defaults() {
@@ -80,7 +109,8 @@ public record HouseRules(
                 buffer,
                 tieBreak,
                 returnWrong,
-                stayOn);
+                stayOn,
+                says);
     }
 
     /** Only the dates count: no weights, nothing frozen, nothing in hand. */

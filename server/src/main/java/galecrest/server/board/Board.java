@@ -5,6 +5,7 @@ import galecrest.core.build.Zone;
 import galecrest.core.parts.PartState;
 import galecrest.core.people.Level;
 import galecrest.core.people.ShiftChange;
+import galecrest.core.time.DateStyle;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
@@ -29,6 +30,7 @@ public record Board(
         long change,
         Instant now,
         String zone,
+        DateStyle says,
         String shop,
         Draft draft,
         Brief brief,

@@ -68,6 +68,7 @@ final class BoardAssembly {
                 current.change(),
                 shop.now(),
                 shop.zone().getId(),
+                shop.rules().says(),
                 shopName,
                 draft(),
                 new BriefView(source).brief(commitments),

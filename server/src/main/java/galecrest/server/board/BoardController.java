@@ -53,6 +53,11 @@ class BoardController {
         return boards.myDay(person);
     }
 
+    @GetMapping("/my-day/could")
+    List<String> couldStart() {
+        return ahead.couldStart();
+    }
+
     @PostMapping("/my-day/looked")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void looked() {

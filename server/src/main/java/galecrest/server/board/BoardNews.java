@@ -27,6 +27,7 @@ public record BoardNews(@Nullable Board whole, @Nullable Board changed, Set<Stri
                 after.change(),
                 after.now(),
                 after.zone(),
+                after.says(),
                 after.shop(),
                 after.draft(),
                 after.brief(),

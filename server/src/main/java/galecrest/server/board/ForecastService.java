@@ -5,6 +5,8 @@ import galecrest.core.insight.LatestDates;
 import galecrest.core.insight.SkillLoad;
 import galecrest.core.plan.ReasonText;
 import galecrest.core.work.WorkId;
+import galecrest.server.access.AnyHand;
+import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.plan.PlanService;
 import java.time.Instant;
@@ -18,16 +20,23 @@ import org.springframework.stereotype.Service;
 @Service
 public class ForecastService {
     private static final int WEEKS = 8;
+    private static final int MOST_TO_START = 5;
 
     private final PlanService plans;
+    private final CurrentUser who;
     private @Nullable ForecastResponse known;
 
-    ForecastService(PlanService plans) {
+    ForecastService(PlanService plans, CurrentUser who) {
+        this.who = who;
         this.plans = plans;
     }
 
     @LeadOrManager
-    public synchronized ForecastResponse ahead() {
+    public ForecastResponse ahead() {
+        return reckoned();
+    }
+
+    private synchronized ForecastResponse reckoned() {
         PlanService.Current current = plans.current();
         ForecastResponse last = known;
         if (last != null
@@ -63,6 +72,18 @@ public class ForecastService {
                         .toList());
         known = fresh;
         return fresh;
+    }
+
+    /** What whoever asks could start this minute, what the plan gives them first; for when they have nothing on. */
+    @AnyHand
+    public List<String> couldStart() {
+        String mine = who.account().personId();
+        return reckoned().ready().stream()
+                .filter(r -> r.personId().equals(mine))
+                .flatMap(r -> r.works().stream())
+                .map(ReadyWork::workId)
+                .limit(MOST_TO_START)
+                .toList();
     }
 
     private static String said(SkillLoad load) {

@@ -10,12 +10,10 @@ import galecrest.server.restriction.RestrictionService;
 import galecrest.server.shop.NameRepository;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -29,7 +27,6 @@ class PaperService {
     /** What helps while the perches are turned and says nothing of the car. */
     private static final Set<String> ON_SCREEN = Set.of("exact turns", "raise", "height change");
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy HH:mm", Locale.ENGLISH);
     private static final int BLANK_ROWS = 14;
 
     private final MeasurementService measurements;
@@ -52,7 +49,8 @@ class PaperService {
     }
 
     private String at(Instant instant) {
-        return DAY.format(instant.atZone(names.zone()));
+        var local = instant.atZone(names.zone());
+        return names.says().year(local) + " " + names.says().time(local);
     }
 
     /** The last sheet of each kind that counts, in the order of measuring. */

@@ -1,5 +1,6 @@
 package galecrest.server.customer;
 
+import galecrest.core.time.DateStyle;
 import galecrest.server.changeorder.CustomerChange;
 import java.time.Instant;
 import java.util.List;
@@ -9,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 record CustomerPageResponse(
         String shop,
         String zone,
+        DateStyle says,
         Instant now,
         String car,
         String number,

@@ -22,12 +22,10 @@ import galecrest.server.problem.NotFoundException;
 import galecrest.server.shop.NameRepository;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +38,6 @@ import org.springframework.stereotype.Service;
 @Service
 class CustomerService {
     private static final int SOME = 5;
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMMM yyyy", Locale.ENGLISH);
 
     private final CustomerLinkService links;
     private final CustomerLinkRepository record;
@@ -88,6 +85,7 @@ class CustomerService {
         return new CustomerPageResponse(
                 names.shop(),
                 now.shop().zone().getId(),
+                now.shop().rules().says(),
                 now.shop().now(),
                 build.name(),
                 build.number(),
@@ -264,7 +262,7 @@ class CustomerService {
         }
     }
 
-    private static String day(@Nullable Instant at, ZoneId zone) {
-        return at == null ? "not known yet" : DAY.format(at.atZone(zone));
+    private String day(@Nullable Instant at, ZoneId zone) {
+        return at == null ? "not known yet" : names.says().year(at.atZone(zone));
     }
 }

@@ -75,7 +75,7 @@ class DemoDeskRepository {
     }
 
     /** A way that brings a part by a time, for the car of the part, with the van. */
-    void errand(String work, String date, String place, String part, Instant by) {
+    void errand(String work, String date, String place, String part, Instant from, Instant by) {
         db.sql("""
                         insert into errand select :work, :place, build_id, id, :by, :date from part where name = :part
                         limit 1""")
@@ -85,10 +85,14 @@ class DemoDeskRepository {
                 .param("date", date)
                 .param("part", part)
                 .update();
-        db.sql("update work set date_id = :date where id = :work")
+        db.sql("update work set date_id = :date, not_before = :from where id = :work")
                 .param("date", date)
+                .param("from", Timestamp.from(from))
                 .param("work", work)
                 .update();
+        db.sql("""
+                        update part set arrival_low = :by, arrival_likely = :by, arrival_high = :by
+                        where id = (select part_id from errand where work_id = :work)""").param("by", Timestamp.from(by)).param("work", work).update();
         db.sql("update job set station_kind = 'vehicle', one_go = true where work_id = :work")
                 .param("work", work)
                 .update();

@@ -148,9 +148,9 @@ class DemoShop implements SmartInitializingSingleton {
         record.ownJob(stock, "Service lift 2", "fit", 120);
         Instant back = at(workday(2), 11);
         String errands = build("", "Errands", Body.NONE, "", "", 0.3);
-        String way = record.ownJob(errands, "Fetch the flange, Harbour Coatings", "drive", 80);
-        String date = date(errands, "Fetch the flange", Commitment.Kind.PROMISE, back, Gate.EVENT, 0.3);
-        desk.errand(way, date, "Harbour Coatings", "coated exhaust flange", back);
+        String way = record.ownJob(errands, "Fetch the hoses, Slip Hose & Fittings", "drive", 80);
+        String date = date(errands, "Fetch the hoses", Commitment.Kind.PROMISE, back, Gate.EVENT, 0.3);
+        desk.errand(way, date, "Slip Hose & Fittings", "oil cooler hoses, −10", at(workday(2), 8), back);
     }
 
     private void people() {

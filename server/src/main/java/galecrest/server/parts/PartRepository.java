@@ -1,19 +1,17 @@
 package galecrest.server.parts;
 
+import galecrest.core.time.DateStyle;
 import galecrest.server.SqlTime;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 @Repository
 class PartRepository {
-    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
 
     private final JdbcClient db;
 
@@ -46,7 +44,8 @@ class PartRepository {
 
     /** The change in words, for the journal. */
     String whatChanges(String id, PartRequest form) {
-        return db.sql("select p.name, p.state, p.arrival_likely, s.zone from part p, shop s where p.id = :id")
+        return db.sql(
+                        "select p.name, p.state, p.arrival_likely, s.zone, s.month_first, s.twelve_hours from part p, shop s where p.id = :id")
                 .param("id", id)
                 .query((row, n) -> {
                     String name = row.getString("name");
@@ -58,7 +57,9 @@ class PartRepository {
                     boolean moved = after != null
                             && (before == null || !before.toInstant().equals(after));
                     return moved
-                            ? name + " now arrives " + WHEN.format(after.atZone(ZoneId.of(row.getString("zone"))))
+                            ? name + " now arrives "
+                                    + new DateStyle(row.getBoolean("month_first"), row.getBoolean("twelve_hours"))
+                                            .date(after.atZone(ZoneId.of(row.getString("zone"))))
                             : "changed the part " + name;
                 })
                 .single();

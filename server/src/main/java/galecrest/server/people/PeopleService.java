@@ -2,6 +2,7 @@ package galecrest.server.people;
 
 import galecrest.core.people.ShiftChange;
 import galecrest.core.shop.Problem;
+import galecrest.core.time.DateStyle;
 import galecrest.core.time.Shift;
 import galecrest.server.NewId;
 import galecrest.server.access.ManagerOnly;
@@ -9,22 +10,22 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.shop.NameRepository;
 import java.time.LocalTime;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Service;
 
 @Service
 @ManagerOnly
 class PeopleService {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
     private final PeopleRepository people;
     private final Journal journal;
+    private final NameRepository names;
 
-    PeopleService(PeopleRepository people, Journal journal) {
+    PeopleService(PeopleRepository people, Journal journal, NameRepository names) {
+        this.names = names;
         this.people = people;
         this.journal = journal;
     }
@@ -76,8 +77,9 @@ class PeopleService {
         ValidationException.throwIfAny(problems);
         String id = NewId.next();
         String what = form.kind() == ShiftChange.Kind.LEAVE ? "leave" : "an extra shift";
-        String summary = nameOf(person) + ": " + what + " " + DAY.format(form.from())
-                + (form.to().equals(form.from()) ? "" : " to " + DAY.format(form.to()));
+        DateStyle says = names.says();
+        String summary = nameOf(person) + ": " + what + " " + says.day(form.from())
+                + (form.to().equals(form.from()) ? "" : " to " + says.day(form.to()));
         journal.change(summary, () -> people.insertShiftChange(id, person, form, start, end));
         return id;
     }

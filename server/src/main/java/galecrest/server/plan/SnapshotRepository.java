@@ -6,6 +6,7 @@ import galecrest.core.people.WorkedTime;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.shop.HouseRules;
 import galecrest.core.shop.TieBreak;
+import galecrest.core.time.DateStyle;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Job;
 import galecrest.core.work.Link;
@@ -59,7 +60,8 @@ public class SnapshotRepository {
                                 Minutes.ofHours(row.getInt("buffer_hours")),
                                 TieBreak.valueOf(row.getString("tie_break")),
                                 row.getDouble("return_wrong"),
-                                Minutes.of(row.getInt("stay_on_minutes")))))
+                                Minutes.of(row.getInt("stay_on_minutes")),
+                                new DateStyle(row.getBoolean("month_first"), row.getBoolean("twelve_hours")))))
                 .optional()
                 .orElse(new Shop(ZoneId.of("UTC"), HouseRules.defaults()));
         List<Person> people = resources.people();

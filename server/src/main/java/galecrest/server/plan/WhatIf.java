@@ -1,6 +1,7 @@
 package galecrest.server.plan;
 
 import galecrest.core.plan.Plan;
+import galecrest.core.plan.ShopSnapshot;
 import galecrest.server.journal.Journal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -41,12 +42,17 @@ public class WhatIf {
 
     /** What differs at the dates; those of the build in any case. */
     public static List<DateEffect> between(String build, PlanService.Current before, PlanService.Current after) {
+        return between(build, before.plan(), after.plan(), after.shop());
+    }
+
+    /** The same of two plans of a shop. */
+    public static List<DateEffect> between(String build, Plan before, Plan after, ShopSnapshot shop) {
         Map<String, Plan.Outlook> old = new HashMap<>();
-        before.plan().outlooks().forEach(o -> old.put(o.commitment().value(), o));
+        before.outlooks().forEach(o -> old.put(o.commitment().value(), o));
         List<DateEffect> effects = new ArrayList<>();
-        for (Plan.Outlook now : after.plan().outlooks()) {
+        for (Plan.Outlook now : after.outlooks()) {
             Plan.Outlook was = old.get(now.commitment().value());
-            boolean own = after.shop().commitments().stream()
+            boolean own = shop.commitments().stream()
                     .anyMatch(c ->
                             c.id().equals(now.commitment()) && c.build().value().equals(build));
             if (was != null && (own || !was.margin().equals(now.margin()))) {

@@ -1,5 +1,6 @@
 package galecrest.server.shop;
 
+import galecrest.core.time.DateStyle;
 import java.time.ZoneId;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -26,6 +27,14 @@ public class NameRepository {
                 .optional()
                 .map(ZoneId::of)
                 .orElse(ZoneId.of("UTC"));
+    }
+
+    /** How the shop writes days and times. */
+    public DateStyle says() {
+        return db.sql("select month_first, twelve_hours from shop")
+                .query((row, n) -> new DateStyle(row.getBoolean("month_first"), row.getBoolean("twelve_hours")))
+                .optional()
+                .orElse(DateStyle.USUAL);
     }
 
     /** Number and name of a build, "61 Red Coupe"; empty where it is gone. */

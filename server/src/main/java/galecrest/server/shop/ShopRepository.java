@@ -31,6 +31,8 @@ class ShopRepository {
                         row.getInt("stay_on_minutes"),
                         row.getInt("take_gain_hours"),
                         row.getInt("take_after_days"),
+                        row.getBoolean("month_first"),
+                        row.getBoolean("twelve_hours"),
                         row.getInt("version")))
                 .optional();
     }
@@ -40,15 +42,16 @@ class ShopRepository {
         return db.sql("""
                                 insert into shop (name, zone, at_risk_start, told_otherwise, opened_car_day, finish_day,
                                     unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes,
-                                    take_gain_hours, take_after_days)
+                                    take_gain_hours, take_after_days, month_first, twelve_hours)
                                 values (:name, :zone, :risk, :told, :bits, :finish, :days, :frozen, :buffer, :tie, :wrong, :stay,
-                                    :gain, :after)
+                                    :gain, :after, :monthFirst, :twelveHours)
                                 on conflict (id) do update
                                 set name = :name, zone = :zone, at_risk_start = :risk, told_otherwise = :told,
                                     opened_car_day = :bits, finish_day = :finish, unknown_arrival_days = :days,
                                     frozen_days = :frozen, buffer_hours = :buffer, tie_break = :tie,
                                     return_wrong = :wrong, stay_on_minutes = :stay,
-                                    take_gain_hours = :gain, take_after_days = :after
+                                    take_gain_hours = :gain, take_after_days = :after,
+                                    month_first = :monthFirst, twelve_hours = :twelveHours
                                 where shop.version = :version""")
                         .param("name", form.name().strip())
                         .param("zone", form.zone())
@@ -64,6 +67,8 @@ class ShopRepository {
                         .param("stay", form.stayOnMinutes())
                         .param("gain", form.takeGainHours())
                         .param("after", form.takeAfterDays())
+                        .param("monthFirst", form.monthFirst())
+                        .param("twelveHours", form.twelveHours())
                         .param("version", form.version())
                         .update()
                 > 0;

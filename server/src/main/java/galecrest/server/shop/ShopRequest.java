@@ -8,7 +8,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 
 /** The shop's name, time zone and house rules; see {@link galecrest.core.shop.HouseRules}. */
-record ShopRequest(
+public record ShopRequest(
         @NotBlank(message = "The shop needs a name.") String name,
         String zone,
 
@@ -50,6 +50,8 @@ record ShopRequest(
         @Min(value = 0, message = "Between 0 and 13 days.") @Max(value = 13, message = "Between 0 and 13 days.")
         int takeAfterDays,
 
+        boolean monthFirst,
+        boolean twelveHours,
         int version) {
     private static final String WEIGHT = "A weight is between 0 and 1000.";
 }

@@ -45,6 +45,8 @@ public class ShopService {
                         (int) rules.stayOn().value(),
                         0,
                         0,
+                        false,
+                        false,
                         0));
     }
 
@@ -57,7 +59,7 @@ public class ShopService {
     }
 
     @ManagerOnly
-    void change(ShopRequest form) {
+    public void change(ShopRequest form) {
         try {
             ZoneId.of(form.zone());
         } catch (DateTimeException e) {

@@ -60,8 +60,13 @@ public record SnapshotFile(ShopSnapshot shop, Optional<Replayed> replay) {
         ObjectNode shop = tree.deepCopy();
         JsonNode replay = shop.remove(REPLAY);
         // Rules that came later have their default in files of before.
-        if (shop.path("rules") instanceof ObjectNode rules && !rules.has("stayOn")) {
-            rules.put("stayOn", HouseRules.defaults().stayOn().value());
+        if (shop.path("rules") instanceof ObjectNode rules) {
+            if (!rules.has("stayOn")) {
+                rules.put("stayOn", HouseRules.defaults().stayOn().value());
+            }
+            if (!rules.has("says")) {
+                rules.set("says", core.valueToTree(HouseRules.defaults().says()));
+            }
         }
         return new SnapshotFile(
                 core.treeToValue(shop, ShopSnapshot.class),

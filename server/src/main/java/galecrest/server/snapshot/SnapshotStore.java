@@ -30,8 +30,8 @@ class SnapshotStore {
         PartRows parts = new PartRows(rows);
         rows.insert(
                 "insert into shop (name, zone, at_risk_start, told_otherwise, opened_car_day, finish_day,"
-                        + " unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes)"
-                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
+                        + " unknown_arrival_days, frozen_days, buffer_hours, tie_break, return_wrong, stay_on_minutes, month_first, twelve_hours)"
+                        + " values ('Imported shop', ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do update set zone = excluded.zone",
                 shop.zone().getId(),
                 shop.rules().atRiskStart(),
                 shop.rules().toldOtherwise(),
@@ -42,7 +42,9 @@ class SnapshotStore {
                 (int) shop.rules().buffer().hours(),
                 shop.rules().tieBreak().name(),
                 shop.rules().returnWrong(),
-                (int) shop.rules().stayOn().value());
+                (int) shop.rules().stayOn().value(),
+                shop.rules().says().monthFirst(),
+                shop.rules().says().twelveHours());
         shop.people().forEach(resources::person);
         shop.stations().forEach(resources::station);
         shop.vendors().forEach(resources::vendor);

@@ -1,5 +1,6 @@
 package galecrest.server.wall;
 
+import galecrest.core.time.DateStyle;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ record WallResponse(
         long change,
         String shop,
         String zone,
+        DateStyle says,
         Instant now,
         List<WallPersonResponse> people,
         List<WallArrivalResponse> arrivals,

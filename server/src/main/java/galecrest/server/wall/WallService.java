@@ -109,6 +109,7 @@ class WallService {
                 told.change(),
                 names.shop(),
                 zone.getId(),
+                shop.rules().says(),
                 now,
                 people(shop, told.plan(), words, now),
                 record.arrivals(
