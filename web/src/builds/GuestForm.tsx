@@ -40,7 +40,7 @@ export function GuestForm({ work, onClose }: { work: Work; onClose: () => void }
   }
   return (
     <form className={`panel ${layout.belowTight}`} onSubmit={form.onSubmit((v) => void save(v))}>
-      <TextInput label="Who comes" placeholder="the wrapper’s man" {...form.getInputProps('name')} />
+      <TextInput label="Who comes" placeholder="the sign writer" {...form.getInputProps('name')} />
       <Group grow mt={6} align="start">
         <MomentField label="From" {...form.getInputProps('from')} />
         <MomentField label="Until" {...form.getInputProps('to')} />

@@ -85,7 +85,7 @@ function inWords(job: JobValues): string {
     `${duration(job.likelyMinutes)} likely, ${duration(job.lowMinutes)} to ${duration(job.highMinutes)}`,
     job.wholeCar ? 'takes the whole car' : job.onCar ? 'on the car' : 'off the car',
     hands,
-    job.stationKind && `at a ${job.stationKind}`,
+    job.stationKind && `at ${/^[aeiou]/.test(job.stationKind) ? 'an' : 'a'} ${job.stationKind}`,
     job.oneGo && 'in one go',
     job.cureMinutes > 0 && `cures ${duration(job.cureMinutes)}`,
     job.findPercent > 0 && `finds more in ${job.findPercent} % of cases`,

@@ -18,6 +18,7 @@ function page(more: Record<string, unknown> = {}) {
     car: 'Red coupe',
     now: NOW,
     zone: 'Europe/Berlin',
+    says: { monthFirst: false, twelveHours: false },
     currency: 'EUR',
     done: 12,
     total: 40,

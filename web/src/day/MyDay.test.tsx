@@ -36,6 +36,7 @@ describe('a hand’s day', () => {
     newServer()
     on('GET /api/my-day', () => day())
     on('POST /api/my-day/looked', () => undefined)
+    on('GET /api/my-day/could', () => [])
     on('GET /api/arrivals', () => [])
     on('GET /api/supplies', () => [])
     on('GET /api/board/news', () => ({ complete: [] }))
@@ -127,9 +128,13 @@ describe('a hand’s day', () => {
 
   it('says on a Friday evening how far it looks', async () => {
     on('GET /api/my-day', () => day({ now: [], next: [], later: [] }))
+    on('GET /api/my-day/could', () => ['Fit loom'])
     shown()
     expect(await screen.findByText('Nothing more up to Mon 30 Nov.')).toBeDefined()
-    expect(screen.getByText('Nothing started. Start what is next.')).toBeDefined()
+    expect(screen.getByText('Nothing is planned for you just now.')).toBeDefined()
+    const could = await screen.findByRole('region', { name: 'Could be done now' })
+    await userEvent.click(within(could).getByRole('button', { name: /Fit loom/ }))
+    expect(await screen.findByRole('button', { name: 'Start' })).toBeDefined()
   })
 
   it('shows what has changed since it was published until it is seen, and by itself says that nothing has', async () => {

@@ -1,5 +1,7 @@
+import { useMediaQuery } from '@mantine/hooks'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
+import { WIDE } from '../ui/widths'
 import { DAYS } from './sizes'
 
 /** Days that fit into the plot at each step of the zoom. */
@@ -13,6 +15,7 @@ const REST_MILLIS = 250
  */
 export function useView(today: number) {
   const [search, setSearch] = useSearchParams()
+  const wide = useMediaQuery(WIDE, false)
   const [moving, setMoving] = useState<number>()
   const timer = useRef<number>(undefined)
   const latest = useRef(setSearch)
@@ -41,7 +44,7 @@ export function useView(today: number) {
       { replace: true },
     )
   }, [])
-  const visible = Number(search.get('days')) || 14
+  const visible = Number(search.get('days')) || (wide ? 21 : 14)
   const kept = search.has('from') ? Number(search.get('from')) : Math.floor(today) - 0.12
   const from = moving ?? kept
   const pan = (units: number) => {

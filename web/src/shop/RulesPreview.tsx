@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
 import { useBoard } from '../api/board'
 import { Effects } from '../domain/Effects'
+import layout from '../ui/layout.module.css'
 
 /** "3 jobs move; 112 wins 2 h": what rules would do that are not kept yet. */
 export function RulesPreview({ preview }: { preview: Schemas['RulesPreviewResponse'] }) {
@@ -11,7 +12,7 @@ export function RulesPreview({ preview }: { preview: Schemas['RulesPreviewRespon
   }
   const jobs = (n: number) => (n === 0 ? 'no job moves' : n === 1 ? '1 job moves' : `${n} jobs move`)
   return (
-    <section className="panel" aria-label="What they would do">
+    <section className={`panel ${layout.below}`} aria-label="What they would do">
       <p className="strong">
         With these, {jobs(preview.movedAtOnce)} at once; thought through anew, {jobs(preview.moved)}.
       </p>

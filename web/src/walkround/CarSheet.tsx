@@ -24,10 +24,12 @@ import css from './walkround.module.css'
 interface Props {
   car: Car
   account: Schemas['Account']
+  /** Beside the sheet of the car at hand: to look at, nothing is written on it. */
+  beside?: boolean
 }
 
 /** The sheet of one car: its three lines, why its date is in doubt, today's people, what to remember. */
-export function CarSheet({ car, account }: Props) {
+export function CarSheet({ car, account, beside }: Props) {
   const { board, work, commitment, person } = useBoard()
   const verbs = useWorkVerbs()
   const toDecide = (useDecisions(car.id) ?? []).filter((d) => !d.decidedAt)
@@ -47,7 +49,11 @@ export function CarSheet({ car, account }: Props) {
   const changes = account.role !== 'HAND'
   const shut = car.gates.filter((g) => g.stale.length + g.missed.length > 0)
   return (
-    <aside id="car-sheet" className={`panel ${css.sheet}`} aria-label="Car sheet">
+    <aside
+      id={beside ? undefined : 'car-sheet'}
+      className={`panel ${beside ? css.besideSheet : css.sheet}`}
+      aria-label={beside ? `Car sheet of ${car.number || car.name}` : 'Car sheet'}
+    >
       <div className={css.head}>
         <span className={`number ${css.bigNumber}`}>{car.number || '—'}</span>
         <div>
@@ -161,7 +167,7 @@ export function CarSheet({ car, account }: Props) {
           <GateLine key={gate.date} gate={gate} />
         ))}
       </Line>
-      <Capture car={car.id} />
+      {!beside && <Capture car={car.id} />}
       <div className={`small ${css.margins}`}>
         <Link to={`/build/${car.id}`}>Open the build</Link>
         <Link to={`/gauges/${car.id}`}>Measure</Link>

@@ -1,11 +1,12 @@
 import { SegmentedControl } from '@mantine/core'
-import { useHotkeys } from '@mantine/hooks'
+import { useHotkeys, useMediaQuery } from '@mantine/hooks'
 import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
 import { useBoard } from '../api/board'
 import type { Schemas } from '../api/client'
 import { OnOffer } from '../domain/OnOffer'
 import { Nothing } from '../ui/Nothing'
+import { WIDE } from '../ui/widths'
 import { clock, day, weekday } from '../format/time'
 import { Brief } from './Brief'
 import { CarSheet } from './CarSheet'
@@ -29,8 +30,12 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
   const view = search.get('view') === 'now' ? 'now' : 'floor'
   const order = useMemo(() => walkOrder(board), [board])
   const picked = car.get(search.get('car') ?? '') ?? car.get(board.brief.worryCar ?? '') ?? order[0]
+  const wide = useMediaQuery(WIDE, false)
+  // The car that was at hand before stays beside, where there is room.
+  const other = car.get(search.get('beside') ?? '') ?? order.find((c) => c.id !== picked?.id)
   const pick = (id: string) => {
-    setSearch({ car: id }, { replace: true })
+    const before = id === picked?.id ? other?.id : picked?.id
+    setSearch({ car: id, ...(before && { beside: before }) }, { replace: true })
     // Where the sheet is below the floor, it is what was asked for.
     if (window.matchMedia?.('(max-width: 900px)').matches)
       setTimeout(() => document.getElementById('car-sheet')?.scrollIntoView({ block: 'start' }))
@@ -75,9 +80,10 @@ export function Walkround({ account }: { account: Schemas['Account'] }) {
       {view === 'now' ? (
         <NowList />
       ) : picked ? (
-        <div className={css.page}>
+        <div className={wide && other ? css.widePage : css.page}>
           <Floor picked={picked.id} onPick={pick} />
           <CarSheet key={picked.id} car={picked} account={account} />
+          {wide && other && <CarSheet key={`beside ${other.id}`} car={other} account={account} beside />}
         </div>
       ) : (
         <Nothing
