@@ -13,7 +13,7 @@ const DEMO = [{ username: 'bo', password: 'brackwater', about: 'hand' }] as Sche
 describe('the door', () => {
   beforeEach(() => {
     newServer()
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
     on('GET /api/board', () => ({}))
   })
 

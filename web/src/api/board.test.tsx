@@ -27,7 +27,7 @@ describe('the board', () => {
         edition: `of ${change}`,
         works: change > 1 ? [job('moved', { note: 'later' })] : [],
       }),
-      complete: [],
+      lists: {},
     }))
   })
 
@@ -66,7 +66,7 @@ describe('the board', () => {
       const first = asked(NEWS).length === 1
       if (first) await new Promise<void>((done) => (release = () => done()))
       const of = first ? 1 : 2
-      return { changed: boardWith({ change: of, edition: `of ${of}` }), complete: [] }
+      return { changed: boardWith({ change: of, edition: `of ${of}` }), lists: {} }
     })
     let going: Promise<unknown> = Promise.resolve()
     act(() => {

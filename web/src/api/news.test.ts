@@ -37,7 +37,7 @@ test('what is different takes its place, and the rest stays the very same', () =
     works: [{ id: 'paint', note: 'later' }],
     loads: [{ personId: 'bo', day: '2026-11-26', plannedMinutes: 0 }],
   })
-  const after = applyNews(before, { changed, complete: [] })
+  const after = applyNews(before, { changed, lists: {} })
   expect(after.edition).toBe('b')
   expect(after.works.map((w) => w.note)).toEqual(['as it was', 'later'])
   expect(after.works[0]).toBe(before.works[0])
@@ -45,15 +45,23 @@ test('what is different takes its place, and the rest stays the very same', () =
   expect(after.pins).toBe(before.pins)
 })
 
-test('a complete list is taken as it is, also an empty one', () => {
-  const changed = board({ edition: 'b', works: [before.works[1]] })
-  const after = applyNews(before, { changed, complete: ['works', 'pins'] })
-  expect(after.works.map((w) => w.id)).toEqual(['paint'])
+test('what went is gone, and what came stands where it came', () => {
+  const changed = board({ edition: 'b', works: [{ id: 'fit' }, { id: 'weld' }, { id: 'test' }] })
+  const lists = {
+    works: {
+      gone: ['weld'],
+      came: [{ key: 'fit' }, { key: 'weld', after: 'paint' }, { key: 'test', after: 'weld' }],
+    },
+    pins: { gone: ['old'], came: [] },
+  }
+  const after = applyNews(before, { changed, lists })
+  expect(after.works.map((w) => w.id)).toEqual(['fit', 'paint', 'weld', 'test'])
+  expect(after.works[1]).toBe(before.works[1])
   expect(after.pins).toEqual([])
   expect(after.loads).toBe(before.loads)
 })
 
 test('a whole board is the board', () => {
   const whole = board({ edition: 'c' })
-  expect(applyNews(before, { whole, complete: [] })).toBe(whole)
+  expect(applyNews(before, { whole, lists: {} })).toBe(whole)
 })

@@ -17,26 +17,47 @@ const LISTS: { [K in Listing]: (thing: Board[K][number]) => string } = {
   stations: idOf,
   vendors: idOf,
   pins: idOf,
-  loads: (load) => `${load.personId} ${load.stationId} ${load.day}`,
+  loads: (load) => `${load.personId ?? ''} ${load.stationId ?? ''} ${load.day}`,
 }
 
 /** The board that news make of the one before; what did not change stays the very same object. */
 export function applyNews(before: Board, news: Schemas['BoardNews']): Board {
-  const { whole, changed, complete } = news
+  const { whole, changed, lists } = news
   if (whole) return whole
   if (!changed) return before
   const after = { ...changed }
   const keep = <K extends Listing>(name: K) => {
-    if (!complete.includes(name)) {
-      after[name] = replaced(before[name] as Board[K][number][], changed[name], LISTS[name]) as Board[K]
-    }
+    const key = LISTS[name] as (thing: Board[K][number]) => string
+    after[name] = replaced(before[name] as Board[K][number][], changed[name], key, lists[name]) as Board[K]
   }
   ;(Object.keys(LISTS) as Listing[]).forEach(keep)
   return after
 }
 
-function replaced<T>(before: T[], changed: T[], key: (thing: T) => string): T[] {
-  if (changed.length === 0) return before
+function replaced<T>(
+  before: T[],
+  changed: T[],
+  key: (thing: T) => string,
+  moved?: Schemas['BoardNews']['lists'][string],
+): T[] {
+  if (changed.length === 0 && !moved) return before
   const by = new Map(changed.map((thing) => [key(thing), thing]))
-  return before.map((thing) => by.get(key(thing)) ?? thing)
+  if (!moved) return before.map((thing) => by.get(key(thing)) ?? thing)
+  const gone = new Set(moved.gone)
+  const cameAfter = new Map(moved.came.map((c) => [c.after ?? '', c.key]))
+  const after: T[] = []
+  const follow = (of: string) => {
+    for (let next = cameAfter.get(of); next !== undefined; next = cameAfter.get(next)) {
+      const thing = by.get(next)
+      if (thing) after.push(thing)
+    }
+  }
+  follow('')
+  for (const old of before) {
+    const its = key(old)
+    if (gone.has(its)) continue
+    after.push(by.get(its) ?? old)
+    follow(its)
+  }
+  return after
 }

@@ -27,7 +27,7 @@ describe('sending a change', () => {
     newServer()
     change = 1
     on('GET /api/board', () => boardWith())
-    on(NEWS, () => ({ changed: boardWith({ change, edition: `of ${change}` }), complete: [] }))
+    on(NEWS, () => ({ changed: boardWith({ change, edition: `of ${change}` }), lists: {} }))
     on(PUBLISH, () => {
       change++
       return undefined

@@ -59,7 +59,7 @@ const LOOM = BOARD.works[0]!
 describe('dates of a car', () => {
   beforeEach(() => {
     newServer()
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
     on('GET /api/templates', () => [])
   })
 

@@ -43,7 +43,7 @@ describe('a job at the desk', () => {
   beforeEach(() => {
     newServer()
     closed = 0
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('sends what was changed with all that was not, and the version it was read in', async () => {

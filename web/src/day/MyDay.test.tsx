@@ -39,7 +39,7 @@ describe('a hand’s day', () => {
     on('GET /api/my-day/could', () => [])
     on('GET /api/arrivals', () => [])
     on('GET /api/supplies', () => [])
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('says what goes on with its car, what is left of it and what is next', async () => {

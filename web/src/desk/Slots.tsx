@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
@@ -63,16 +64,49 @@ export function Slots({ id }: { id: string }) {
             <span>
               {when(s.from, board.now, board.zone)}
               {noteOf(s.id) && <span className="soft">, {noteOf(s.id)}</span>}
-              {s.missed && <b className="hot"> it misses this by the plan</b>}
+              {s.missed === true && <b className="hot"> it misses this by the plan</b>}
             </span>
             <InTime chance={departure?.offered.find((o) => o.slotId === s.id)?.chance} />
             <Button size="compact-xs" loading={busy} onClick={() => void book(s.id)}>
               Book it
             </Button>
           </div>
-          <Effects effects={s.effect} nameOf={nameOf} zone={board.zone} />
+          <WhatItDoes work={id} slot={s} nameOf={nameOf} />
         </div>
       ))}
     </section>
+  )
+}
+
+interface WhatItDoesProps {
+  work: string
+  slot: Schemas['SlotView']
+  nameOf: (e: Schemas['DateEffect']) => string
+}
+
+/** What booking a time does to the dates: told at once of the times around when it can leave, of the others when asked. */
+function WhatItDoes({ work, slot, nameOf }: WhatItDoesProps) {
+  const { board } = useBoard()
+  const [asked, setAsked] = useState(false)
+  const query = useQuery({
+    queryKey: ['slot', work, slot.id, board.change],
+    queryFn: () =>
+      dataOf(
+        client.GET('/api/outworks/{id}/slots/{slot}', { params: { path: { id: work, slot: slot.id } } }),
+      ),
+    enabled: asked && !slot.effect,
+  })
+  const known = slot.effect ? slot : query.data
+  if (known?.effect)
+    return (
+      <>
+        {!slot.effect && known.missed && <b className="hot small">it misses this by the plan</b>}
+        <Effects effects={known.effect} nameOf={nameOf} zone={board.zone} />
+      </>
+    )
+  return (
+    <button type="button" className="link small" disabled={query.isFetching} onClick={() => setAsked(true)}>
+      {query.isFetching ? 'being worked out…' : 'What would it do?'}
+    </button>
   )
 }

@@ -29,7 +29,7 @@ describe('looking a delivery over', () => {
   beforeEach(() => {
     newServer()
     closed = 0
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('begins with what is still open, and says what to measure', () => {

@@ -23,7 +23,7 @@ const OFFER = {
 describe('a better plan on offer', () => {
   beforeEach(() => {
     newServer()
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('says what it wins and what it costs, and what moves when asked', async () => {

@@ -20,7 +20,7 @@ async function choose(label: string, option: string) {
 describe('pins', () => {
   beforeEach(() => {
     newServer()
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('say in words what is settled, and which does not hold', () => {

@@ -23,7 +23,7 @@ describe('a change that a customer wants', () => {
   beforeEach(() => {
     newServer()
     closed = 0
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
     on(PRICE, () => ({
       total: 1234.5,
       effect: [{ commitment: 'c1', beforeMinutes: 600, afterMinutes: -90 }],

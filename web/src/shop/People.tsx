@@ -90,7 +90,7 @@ export function People({ changes }: { changes: boolean }) {
                   </Button>
                 )}
               </td>
-              <td className="right">{p.costPerHour.toFixed(2)}</td>
+              <td className="right">{p.costPerHour?.toFixed(2)}</td>
             </tr>
           ))}
         </tbody>

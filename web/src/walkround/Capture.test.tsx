@@ -13,7 +13,7 @@ const line = () => screen.getByRole('textbox') as HTMLInputElement
 describe('the line that takes something down', () => {
   beforeEach(() => {
     newServer()
-    on('GET /api/board/news', () => ({ complete: [] }))
+    on('GET /api/board/news', () => ({ lists: {} }))
   })
 
   it('says what it understood before Enter, and is empty after it', async () => {

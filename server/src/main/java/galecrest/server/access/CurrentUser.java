@@ -24,6 +24,17 @@ public class CurrentUser {
         return request == null ? "none" : request.getSessionId();
     }
 
+    /**
+     * What somebody of that role may not see.
+     *
+     * @throws org.springframework.security.access.AccessDeniedException where the account of the request has it
+     */
+    public void mustNotBe(Role role) {
+        if (account().role() == role) {
+            throw new org.springframework.security.access.AccessDeniedException("Not for that role.");
+        }
+    }
+
     /** The account of the request. */
     public Account account() {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();

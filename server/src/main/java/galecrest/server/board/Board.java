@@ -16,7 +16,11 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -45,6 +49,52 @@ public record Board(
         List<PinView> pins,
         List<LoadView> loads,
         ScoreView score) {
+    /** Makes another list of each list of a board. */
+    interface Lists {
+        <T> List<T> of(String name, Function<Board, List<T>> list, Function<T, String> key);
+    }
+
+    /** The same board with other lists. */
+    Board withLists(Lists lists) {
+        return new Board(
+                edition,
+                change,
+                now,
+                zone,
+                says,
+                shop,
+                draft,
+                brief,
+                lists.of("cars", Board::cars, Car::id),
+                lists.of("works", Board::works, WorkView::id),
+                lists.of("links", Board::links, LinkView::id),
+                lists.of("parts", Board::parts, PartView::id),
+                lists.of("commitments", Board::commitments, CommitmentView::id),
+                lists.of("people", Board::people, PersonView::id),
+                lists.of("stations", Board::stations, StationView::id),
+                lists.of("vendors", Board::vendors, VendorView::id),
+                lists.of("pins", Board::pins, PinView::id),
+                lists.of("loads", Board::loads, LoadView::key),
+                score);
+    }
+
+    /** The same board, in which what is as it was is the very thing of the board before: remembered boards share it. */
+    Board sharing(Board before) {
+        return withLists(new Lists() {
+            @Override
+            public <T> List<T> of(String name, Function<Board, List<T>> list, Function<T, String> key) {
+                Map<String, T> known = new HashMap<>();
+                list.apply(before).forEach(t -> known.put(key.apply(t), t));
+                List<T> shared = list.apply(Board.this).stream()
+                        .map(t -> {
+                            T was = known.get(key.apply(t));
+                            return t.equals(was) ? was : t;
+                        })
+                        .toList();
+                return shared.equals(list.apply(before)) ? list.apply(before) : shared;
+            }
+        });
+    }
 
     /**
      * How the plan differs from what people were told.
@@ -337,7 +387,12 @@ public record Board(
             LocalDate to,
             LocalTime start,
             LocalTime end,
-            String note) {}
+            String note) {
+        /** Why somebody is away is for those who plan. */
+        ShiftChangeView withoutNote() {
+            return new ShiftChangeView(id, kind, from, to, start, end, "");
+        }
+    }
 
     /** A person; {@code inNow} where within shifts at this moment. */
     public record PersonView(
@@ -346,7 +401,7 @@ public record Board(
             List<SkillView> skills,
             List<HoursView> shifts,
             List<ShiftChangeView> changes,
-            BigDecimal costPerHour,
+            @Nullable BigDecimal costPerHour,
             boolean inNow,
             int version) {}
 
@@ -407,7 +462,13 @@ public record Board(
             LocalDate day,
             int plannedMinutes,
             int thereMinutes,
-            boolean away) {}
+            boolean away) {
+        /** What tells it from the others; screens make the same of it. */
+        String key() {
+            return Objects.requireNonNullElse(personId, "") + " " + Objects.requireNonNullElse(stationId, "") + " "
+                    + day;
+        }
+    }
 
     /** The score, broken down; see {@link galecrest.core.plan.Score}. */
     public record ScoreView(

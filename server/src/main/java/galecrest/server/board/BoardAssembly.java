@@ -126,7 +126,7 @@ final class BoardAssembly {
                             p.state().here(),
                             p.state().toOrder(),
                             p.vendor().map(v -> v.value()).orElse(null),
-                            row.price(),
+                            told ? null : row.price(),
                             p.arrival().map(a -> a.low()).orElse(null),
                             p.arrival().map(a -> a.likely()).orElse(null),
                             p.arrival().map(a -> a.high()).orElse(null),

@@ -1,5 +1,6 @@
 package galecrest.server.board;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkingDay;
 import galecrest.core.plan.PlanDifference;
@@ -9,6 +10,7 @@ import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
 import galecrest.server.journal.Journal;
+import galecrest.server.json.Encoded;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
@@ -26,8 +28,10 @@ import org.springframework.stereotype.Service;
 /** Puts the board together from the record and the plan. */
 @Service
 public class BoardService {
-    /** Boards that screens may have and ask for news of; a large one takes a few megabytes. */
-    private static final int REMEMBERED = 6;
+    /** Boards that screens may have and ask for news of; what is alike in them is there once. */
+    private static final int REMEMBERED = 200;
+    /** Answers that many screens are given alike. */
+    private static final int ANSWERS = 60;
 
     private final PlanService plans;
     private final BoardRepository record;
@@ -36,19 +40,48 @@ public class BoardService {
     private final Journal journal;
     private @Nullable Board known;
     private @Nullable Board toldBoard;
-    private final Map<String, Board> editions = new LinkedHashMap<>() {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Board> eldest) {
-            return size() > REMEMBERED;
-        }
-    };
+    private final Map<String, Board> editions = lastOf(REMEMBERED);
+    private final Map<String, Encoded> answers = lastOf(ANSWERS);
+    private final ObjectMapper json;
 
-    BoardService(PlanService plans, BoardRepository record, NameRepository names, CurrentUser who, Journal journal) {
+    BoardService(
+            PlanService plans,
+            BoardRepository record,
+            NameRepository names,
+            CurrentUser who,
+            Journal journal,
+            ObjectMapper json) {
+        this.json = json;
         this.journal = journal;
         this.plans = plans;
         this.names = names;
         this.record = record;
         this.who = who;
+    }
+
+    private static <T> Map<String, T> lastOf(int most) {
+        return new LinkedHashMap<>() {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<String, T> eldest) {
+                return size() > most;
+            }
+        };
+    }
+
+    /** The board as all who see it are given it, made once. */
+    @AnyHand
+    public synchronized Encoded boardForAll() {
+        Board now = board();
+        return answers.computeIfAbsent(now.edition(), e -> Encoded.of(json, now));
+    }
+
+    /** The news since an edition as all who have that one are given them, made once. */
+    @AnyHand
+    public synchronized Encoded newsForAll(String edition) {
+        Board now = board();
+        Board before = editions.get(edition);
+        String asked = (before == null ? "" : edition) + " " + now.edition();
+        return answers.computeIfAbsent(asked, a -> Encoded.of(json, news(edition)));
     }
 
     /** The board of this moment. */
@@ -62,7 +95,8 @@ public class BoardService {
                 && last.now().equals(current.shop().now())) {
             return last;
         }
-        Board fresh = plans.beside(now -> new BoardAssembly(now, plans, record, names.shop(), hand).board());
+        Board made = plans.beside(now -> new BoardAssembly(now, plans, record, names.shop(), hand).board());
+        Board fresh = last == null ? made : made.sharing(last);
         if (hand) {
             toldBoard = fresh;
         } else {
@@ -93,9 +127,14 @@ public class BoardService {
     @AnyHand
     public MyDayResponse myDay(@Nullable String person) {
         Board board = board();
-        String mine = person != null ? person : who.account().personId();
+        String mine = who.account().personId();
+        if (person != null && !person.equals(mine)) {
+            who.mustNotBe(Role.HAND);
+            mine = person;
+        }
+        String whose = mine;
         Board.PersonView me = board.people().stream()
-                .filter(p -> p.id().equals(mine))
+                .filter(p -> p.id().equals(whose))
                 .findFirst()
                 .orElseThrow(() ->
                         new ValidationException("person", "This account belongs to nobody on the list of people."));
@@ -146,10 +185,10 @@ public class BoardService {
                 .toList();
     }
 
-    /** The newest lines of the journal; drafts are for those who make plans. */
+    /** The newest lines of the journal of before a line: to each role its part. */
     @AnyHand
-    public List<Journal.Entry> journal(int most) {
-        return journal.latest(most, who.account().role() != Role.HAND);
+    public List<Journal.Entry> journal(long before, int most) {
+        return journal.latest(who.account().role(), before, most);
     }
 
     /** The hand has seen what is published. */

@@ -22,11 +22,13 @@ import java.util.stream.Stream;
 final class ResourceViews {
     private static final int LOAD_DAYS = 42;
 
+    private final boolean told;
     private final BoardRepository record;
     private final ShopSnapshot shop;
     private final Plan plan;
 
     ResourceViews(BoardSource source) {
+        told = source.told();
         record = source.record();
         shop = source.shop();
         plan = source.plan();
@@ -44,9 +46,12 @@ final class ResourceViews {
                                 .sorted(Comparator.comparing(Board.SkillView::skill))
                                 .toList(),
                         hours(p.shifts()),
-                        Stream.concat(changes.getOrDefault(p.id().value(), List.of()).stream(), away(p))
+                        Stream.concat(
+                                        changes.getOrDefault(p.id().value(), List.of()).stream()
+                                                .map(c -> told ? c.withoutNote() : c),
+                                        away(p))
                                 .toList(),
-                        p.costPerHour(),
+                        told ? null : p.costPerHour(),
                         WorkedTime.of(p, shop.now(), shop.now().plusSeconds(300), shop.zone())
                                         .value()
                                 > 0,
@@ -113,10 +118,12 @@ final class ResourceViews {
                         v.record().map(VendorRecord::weight).orElse(null),
                         hours(v.hours()),
                         closures(v.closures()),
-                        v.offers().stream()
-                                .map(o -> new Board.OfferView(
-                                        o.what(), o.price().orElse(null), o.low(), o.likely(), o.high()))
-                                .toList(),
+                        told
+                                ? List.of()
+                                : v.offers().stream()
+                                        .map(o -> new Board.OfferView(
+                                                o.what(), o.price().orElse(null), o.low(), o.likely(), o.high()))
+                                        .toList(),
                         times.getOrDefault(v.id().value(), List.of()),
                         versions.getOrDefault(v.id().value(), 0)))
                 .toList();

@@ -17,5 +17,9 @@ record CarDecisionResponse(
         String note,
         @Nullable Instant decidedAt,
         @Nullable String decidedBy) {
-    record OptionView(String name, @Nullable BigDecimal price, String effect) {}
+    record OptionView(String name, @Nullable BigDecimal price, String effect) {
+        OptionView withoutPrice() {
+            return new OptionView(name, null, effect);
+        }
+    }
 }

@@ -5,6 +5,7 @@ import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.Role;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
@@ -39,7 +40,11 @@ class CarDecisionService {
                         d.question(),
                         d.asked(),
                         d.due(),
-                        options.getOrDefault(d.id(), List.of()),
+                        who.account().role() == Role.HAND
+                                ? options.getOrDefault(d.id(), List.of()).stream()
+                                        .map(CarDecisionResponse.OptionView::withoutPrice)
+                                        .toList()
+                                : options.getOrDefault(d.id(), List.of()),
                         d.chosen(),
                         d.kept(),
                         d.note(),

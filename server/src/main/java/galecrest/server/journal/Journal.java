@@ -2,6 +2,7 @@ package galecrest.server.journal;
 
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
+import galecrest.server.access.Role;
 import galecrest.server.problem.ValidationException;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -38,7 +39,40 @@ public class Journal {
 
     /** A line of the journal. */
     public record Entry(
-            long id, Instant at, String actor, String summary, boolean undone, boolean undoes, boolean draft) {}
+            long id,
+            Instant at,
+            String actor,
+            String summary,
+            boolean undone,
+            boolean undoes,
+            boolean draft,
+            Concerns concerns) {
+        /** Whether somebody of that role may read it. */
+        public boolean isFor(Role role) {
+            return switch (concerns) {
+                case ALL -> !draft || role != Role.HAND;
+                case LEADS -> role != Role.HAND;
+                case MANAGERS -> role == Role.MANAGER;
+            };
+        }
+    }
+
+    /** Whom a change concerns: payments are the manager's, prices are not for hands. */
+    public enum Concerns {
+        ALL,
+        LEADS,
+        MANAGERS
+    }
+
+    /** Whom the change {@code c} concerns, by the tables it wrote. */
+    private static final String CONCERNS = """
+            case
+                when exists (select 1 from change_row r where r.change_id = c.id
+                    and r.table_name in ('payment', 'estimate', 'account', 'invitation', 'customer_link')) then 'MANAGERS'
+                when exists (select 1 from change_row r where r.change_id = c.id
+                    and r.table_name in ('change_order', 'vendor_offer', 'vendor_slot')) then 'LEADS'
+                else 'ALL'
+            end as concerns""";
 
     /** Runs a change that the summary describes, in the words of "Mara: …". */
     public <T> T change(String summary, Supplier<T> change) {
@@ -68,7 +102,8 @@ public class Journal {
     public void discardDraft(long since) {
         List<Entry> drafts =
                 db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, true as draft from change c
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, true as draft, 'ALL' as concerns
+                        from change c
                         where c.draft and not c.dropped and c.id > :since and not exists (select 1 from change u where u.undoes = c.id)
                         order by c.id desc""").param("since", since).query(Entry.class).list();
         if (drafts.isEmpty()) {
@@ -196,7 +231,7 @@ public class Journal {
     /** The change that undo would take back: the last one of this session that still stands. */
     public Optional<Entry> lastOfSession() {
         return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, c.draft
+                        select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, c.draft, 'ALL' as concerns
                         from change c
                         where c.session_id = :session and c.undoes is null
                             and not exists (select 1 from change u where u.undoes = c.id)
@@ -217,25 +252,37 @@ public class Journal {
         });
     }
 
-    /** The newest lines. Drafts, and what took them back, are for who makes plans. */
-    public List<Entry> latest(int most, boolean drafts) {
-        return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes,
-                            c.draft or coalesce(o.draft, false) as draft
+    /**
+     * The newest lines that somebody of that role may read. Drafts, and what took them back, are for who makes plans.
+     *
+     * @param before only lines of before that one
+     */
+    public List<Entry> latest(Role role, long before, int most) {
+        return db.sql("select * from (select c.id, c.at, c.actor, c.summary, u.id is not null as undone,"
+                        + " c.undoes is not null as undoes, c.draft or coalesce(o.draft, false) as draft, " + CONCERNS
+                        + """
+
                         from change c left join change u on u.undoes = c.id left join change o on o.id = c.undoes
-                        where :drafts or not (c.draft or coalesce(o.draft, false))
-                        order by c.id desc limit :most""")
+                        where c.id < :before
+                        order by c.id desc) line
+                        where :manager or line.concerns <> 'MANAGERS' and (:lead or line.concerns = 'ALL' and not line.draft)
+                        order by id desc
+                        limit :most""")
+                .param("before", before)
                 .param("most", most)
-                .param("drafts", drafts)
+                .param("manager", role == Role.MANAGER)
+                .param("lead", role != Role.HAND)
                 .query(Entry.class)
                 .list();
     }
 
     public List<Entry> after(long id) {
-        return db.sql("""
-                        select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes,
-                            c.draft or coalesce(o.draft, false) as draft
-                        from change c left join change o on o.id = c.undoes where c.id > :id order by c.id""").param("id", id).query(Entry.class).list();
+        return db.sql("select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes,"
+                        + " c.draft or coalesce(o.draft, false) as draft, " + CONCERNS
+                        + " from change c left join change o on o.id = c.undoes where c.id > :id order by c.id")
+                .param("id", id)
+                .query(Entry.class)
+                .list();
     }
 
     /** The number of the last change; 0 before the first. */

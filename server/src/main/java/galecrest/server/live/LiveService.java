@@ -161,10 +161,8 @@ class LiveService {
                     carries ? margins(difference, now) : List.of(),
                     carries ? names(difference, now) : List.of());
             screens.values().forEach(s -> {
-                if (s.seesDrafts()) {
-                    tell(s, event(whole));
-                } else if (!entry.draft()) {
-                    tell(s, event(whole.withoutEffects()));
+                if (entry.isFor(s.account().role())) {
+                    tell(s, event(s.seesDrafts() ? whole : whole.withoutEffects()));
                 }
             });
         }

@@ -37,6 +37,11 @@ class OutworkController {
         outwork.check(id, form);
     }
 
+    @GetMapping("/slots/{slot}")
+    SlotView slot(@PathVariable String id, @PathVariable String slot) {
+        return outwork.slot(id, slot);
+    }
+
     @GetMapping("/slots")
     SlotsResponse slots(@PathVariable String id) {
         return outwork.slots(id);

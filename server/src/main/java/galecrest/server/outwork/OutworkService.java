@@ -17,7 +17,9 @@ import galecrest.core.work.Outwork;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.Role;
 import galecrest.server.journal.Journal;
+import galecrest.server.plan.DateEffect;
 import galecrest.server.plan.PlanService;
 import galecrest.server.plan.WhatIf;
 import galecrest.server.problem.NotFoundException;
@@ -31,17 +33,22 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Sending out and fetching back, with what must be looked at on both sides. */
 @Service
 class OutworkService {
+    /** So many offered times are tried at once; each takes a plan. */
+    private static final int LOOKED_AT = 4;
+
     private final OutworkRepository outwork;
     private final WorkService works;
     private final ProgressService progress;
@@ -80,7 +87,7 @@ class OutworkService {
                 row.specification(),
                 row.driver(),
                 row.trailer(),
-                row.price(),
+                who.account().role() == Role.HAND ? null : row.price(),
                 row.promisedBack(),
                 views(row, CheckSide.SEND, lists.send()),
                 views(row, CheckSide.RETURN, lists.back()));
@@ -136,27 +143,64 @@ class OutworkService {
                 () -> outwork.check(id, form, who.name(), clock.instant()));
     }
 
-    /** The times that the vendor offers, and what booking each does to the dates. */
+    /**
+     * The times that the vendor offers; of those around when it could leave, what booking each does to the dates. The others
+     * are asked for one by one, since each is a plan of its own.
+     */
     @LeadOrManager
     SlotsResponse slots(String id) {
         OutworkRow row = row(id);
         PlanService.Current now = plans.current();
         Outwork work = outwork(now.shop(), id);
-        List<SlotView> views = new ArrayList<>();
-        boolean open = row.status().equals("TODO");
-        for (OfferedSlot slot : open ? offered(now.shop(), work) : List.<OfferedSlot>of()) {
-            PlanService.Current with = plans.of(booked(now.shop(), work, slot.when()));
-            boolean missed =
-                    with.plan().placed().stream().anyMatch(p -> p.work().equals(work.id()) && p.slotMissed());
-            views.add(new SlotView(
-                    slot.id(),
-                    slot.when().from(),
-                    slot.when().to(),
-                    slot.when().from().minus(work.transportOut()),
-                    missed,
-                    WhatIf.between(row.buildId(), now, with)));
-        }
+        List<OfferedSlot> offered = row.status().equals("TODO") ? offered(now.shop(), work) : List.of();
+        int first = firstLookedAt(now, work, offered);
+        List<SlotView> views = IntStream.range(0, offered.size())
+                .parallel()
+                .mapToObj(i -> i >= first && i < first + LOOKED_AT
+                        ? tried(row, now, work, offered.get(i))
+                        : view(work, offered.get(i), null, null))
+                .toList();
         return new SlotsResponse(views, work.slot().map(Span::from).orElse(null));
+    }
+
+    /** The last time before the work could leave by the plan, where there is one. */
+    private static int firstLookedAt(PlanService.Current now, Outwork work, List<OfferedSlot> offered) {
+        Instant leaves = Optional.ofNullable(now.plan().byWork().get(work.id()))
+                .map(p -> p.start().plus(work.transportOut()))
+                .orElse(now.shop().now());
+        int before = (int)
+                offered.stream().filter(s -> s.when().from().isBefore(leaves)).count();
+        return Math.max(0, Math.min(before - 1, offered.size() - LOOKED_AT));
+    }
+
+    /** One of the times that are offered, with what booking it does. */
+    @LeadOrManager
+    SlotView slot(String id, String slotId) {
+        OutworkRow row = row(id);
+        PlanService.Current now = plans.current();
+        Outwork work = outwork(now.shop(), id);
+        return offered(now.shop(), work).stream()
+                .filter(s -> s.id().equals(slotId))
+                .findFirst()
+                .map(s -> tried(row, now, work, s))
+                .orElseThrow(() -> new NotFoundException("offered time"));
+    }
+
+    private SlotView tried(OutworkRow row, PlanService.Current now, Outwork work, OfferedSlot slot) {
+        PlanService.Current with = plans.of(booked(now.shop(), work, slot.when()));
+        boolean missed = with.plan().placed().stream().anyMatch(p -> p.work().equals(work.id()) && p.slotMissed());
+        return view(work, slot, missed, WhatIf.between(row.buildId(), now, with));
+    }
+
+    private static SlotView view(
+            Outwork work, OfferedSlot slot, @Nullable Boolean missed, @Nullable List<DateEffect> effect) {
+        return new SlotView(
+                slot.id(),
+                slot.when().from(),
+                slot.when().to(),
+                slot.when().from().minus(work.transportOut()),
+                missed,
+                effect);
     }
 
     /** The shop as it would be with the work booked for that time. */
@@ -178,6 +222,7 @@ class OutworkService {
         return shop.vendor(work.vendor()).stream()
                 .flatMap(v -> v.slots().stream())
                 .filter(s -> s.when().from().isAfter(shop.now()))
+                .sorted(Comparator.comparing((OfferedSlot s) -> s.when().from()).thenComparing(OfferedSlot::id))
                 .toList();
     }
 

@@ -28,6 +28,9 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     /** SQLSTATE of a row that refers to one that is not there. */
     private static final String FOREIGN_KEY = "23503";
 
+    /** What the names of constraints on the length of a text end with. */
+    private static final String LENGTH = "_length";
+
     /** What a broken constraint of the database means to the user, by the constraint's name. */
     private static final Map<String, Problem> CONSTRAINTS = Map.of(
             "person_shift_person_id_day_int4range_excl",
@@ -90,6 +93,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         if (problem != null) {
             return detail(HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", problem.message(), List.of(problem));
         }
+        if (name.endsWith(LENGTH)) {
+            String message = "Too long: a name has up to 200 characters, a note up to 4000.";
+            String table = String.valueOf(broken.getTable()) + "_";
+            String field = name.substring(name.startsWith(table) ? table.length() : 0, name.length() - LENGTH.length());
+            return detail(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "That cannot be taken",
+                    message,
+                    List.of(new Problem(field, message)));
+        }
         if (broken != null && FOREIGN_KEY.equals(broken.getSQLState())) {
             return detail(
                     HttpStatus.UNPROCESSABLE_ENTITY,
@@ -131,6 +144,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                     .map(r -> r.getFieldName() == null ? "" + r.getIndex() : r.getFieldName())
                     .reduce((a, b) -> a + "." + b)
                     .orElse("");
+        }
+        String said = unreadable.getCause() instanceof galecrest.server.json.UnfitValue unfit
+                ? unfit.getOriginalMessage()
+                : null;
+        if (said != null) {
+            ProblemDetail detail = detail(
+                    HttpStatus.UNPROCESSABLE_ENTITY, "That cannot be taken", said, List.of(new Problem(at, said)));
+            return handleExceptionInternal(unreadable, detail, headers, HttpStatus.UNPROCESSABLE_ENTITY, request);
         }
         String message = at.isEmpty()
                 ? "The request is not what is expected here."

@@ -15,6 +15,7 @@ import galecrest.core.work.WorkId;
 import galecrest.server.NewId;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.Role;
 import galecrest.server.gate.GateService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
@@ -118,7 +119,7 @@ class WallService {
                         .filter(b -> !b.isParked(now))
                         .map(b -> car(b, shop, told.plan()))
                         .toList(),
-                journal.latest(MOST_NEWS, false).stream()
+                journal.latest(Role.HAND, Long.MAX_VALUE, MOST_NEWS).stream()
                         .filter(e -> e.at().isAfter(now.minus(NEWS)))
                         .map(e -> new WallResponse.WallNewsResponse(e.at(), e.actor(), e.summary()))
                         .toList());
