@@ -58,11 +58,12 @@ class OfferRepository {
                 .list();
     }
 
-    /** What the best dismissed offer for the same dates was worth; empty where none was dismissed. */
+    /** What the best dismissed offer for any of the dates was worth; empty where none was dismissed. */
     Optional<Double> dismissed(String dates) {
         return db.sql("""
                         select max(o.gain) from offer o join offer_answer a on a.offer_id = o.id
-                        where a.state = 'DISMISSED' and o.dates = :dates""")
+                        where a.state = 'DISMISSED'
+                            and string_to_array(o.dates, ' ') && string_to_array(:dates, ' ')""")
                 .param("dates", dates)
                 .query((row, n) -> Optional.ofNullable(row.getObject(1, Double.class)))
                 .single();
