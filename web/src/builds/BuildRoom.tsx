@@ -19,6 +19,7 @@ import { Faults } from './Faults'
 import { ParkCar } from './ParkCar'
 import { Rounds } from './Rounds'
 import { Finished } from './Finished'
+import { History } from './History'
 import { ImportSheet } from './ImportSheet'
 import { JobDrawer } from './JobDrawer'
 import { JobTable } from './JobTable'
@@ -45,6 +46,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
   const [importing, setImporting] = useState<'jobs' | 'parts' | 'outwork'>()
   const [editing, setEditing] = useState(false)
   const [parking, setParking] = useState(false)
+  const [history, setHistory] = useState(false)
+  const { send } = useSend()
   const [template, setTemplate] = useState<'save' | 'add'>()
   const car = cars.get(id ?? '') ?? (id ? undefined : board.cars[0])
   const changes = account.role !== 'HAND'
@@ -62,6 +65,10 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
       onNew={() => setSearch({ new: '' })}
     />
   )
+  const putAway = (id: string) =>
+    void send(() => dataOf(client.POST('/api/builds/{id}/put-away', { params: { path: { id } } }))).then(() =>
+      navigate('/build'),
+    )
   if (!car) {
     return (
       <>
@@ -123,6 +130,10 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
                   {account.role === 'MANAGER' && !car.parked && (
                     <Menu.Item onClick={() => setParking(true)}>Park the car</Menu.Item>
                   )}
+                  {account.role === 'MANAGER' && car.done === car.total && car.total > 0 && (
+                    <Menu.Item onClick={() => putAway(car.id)}>Put it away, finished</Menu.Item>
+                  )}
+                  <Menu.Item onClick={() => setHistory(true)}>Finished builds</Menu.Item>
                   {account.role === 'MANAGER' && (
                     <Menu.Item onClick={() => setEditing(true)}>Change or remove the car</Menu.Item>
                   )}
@@ -208,6 +219,13 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
         <CarForm car={car} onClose={() => setEditing(false)} onRemoved={() => navigate('/build')} />
       )}
       {newBuild && <NewBuild onClose={close} onDone={(made) => navigate(`/build/${made}`)} />}
+      {history && (
+        <History
+          manager={account.role === 'MANAGER'}
+          onClose={() => setHistory(false)}
+          onTakenOut={(id) => navigate(`/build/${id}`)}
+        />
+      )}
     </>
   )
 }

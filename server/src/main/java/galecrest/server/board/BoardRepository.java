@@ -27,7 +27,8 @@ class BoardRepository {
         return byId(db.sql("""
                                 select b.id, b.body, b.customer, b.discipline, b.version,
                                     count(w.id) filter (where w.status = 'DONE') as done, count(w.id) as total
-                                from build b left join work w on w.build_id = b.id group by b.id""").query(CarRow.class).list(), CarRow::id);
+                                from build b left join work w on w.build_id = b.id
+                                where b.put_away_at is null group by b.id""").query(CarRow.class).list(), CarRow::id);
     }
 
     Map<String, WorkRow> works() {
@@ -36,7 +37,8 @@ class BoardRepository {
                                 select w.id, s.name as stage, s.round_id, w.date_id, w.after_dates, w.there_id, w.not_before, w.note, w.version,
                                     coalesce(j.finding, false) as finding,
                                     j.remaining_minutes, w.done_before, w.customer_name
-                                from work w left join stage s on s.id = w.stage_id left join job j on j.work_id = w.id""")
+                                from work_here h join work w on w.id = h.id left join stage s on s.id = w.stage_id
+                                    left join job j on j.work_id = w.id""")
                         .query((row, n) -> new WorkRow(
                                 row.getString("id"),
                                 row.getString("stage"),
@@ -58,7 +60,8 @@ class BoardRepository {
     Map<String, PartRow> parts() {
         return byId(
                 db.sql(
-                                "select id, build_id, price, quantity, received, customer_supplied, specification, kit, tracking, version from part")
+                                "select id, build_id, price, quantity, received, customer_supplied, specification, kit, tracking, version from part"
+                                        + " where build_id in (select id from build where put_away_at is null)")
                         .query((row, n) -> new PartRow(
                                 row.getString("id"),
                                 row.getString("build_id"),

@@ -81,6 +81,7 @@ class CustomerService {
         List<Work> works =
                 now.shop().works().stream().filter(w -> w.build().equals(id)).toList();
         Map<String, String> called = record.called(link.buildId());
+        List<CustomerStage> stages = record.stages(link.buildId());
         List<CustomerChange> orders = own(now, id, changes.of(link.buildId()));
         return new CustomerPageResponse(
                 names.shop(),
@@ -89,9 +90,9 @@ class CustomerService {
                 now.shop().now(),
                 build.name(),
                 build.number(),
-                (int) works.stream().filter(w -> w.status() == Status.DONE).count(),
-                works.size(),
-                record.stages(link.buildId()),
+                stages.stream().mapToInt(CustomerStage::done).sum(),
+                stages.stream().mapToInt(CustomerStage::total).sum(),
+                stages,
                 works.stream()
                         .filter(w -> w.status() == Status.STARTED)
                         .flatMap(w -> Stream.ofNullable(called.get(w.id().value())))

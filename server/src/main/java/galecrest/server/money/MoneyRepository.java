@@ -35,9 +35,18 @@ class MoneyRepository {
     }
 
     List<BuildRow> builds() {
-        return db.sql("select id, trim(number || ' ' || name) as name from build order by position, id")
+        return db.sql(
+                        "select id, trim(number || ' ' || name) as name from build where put_away_at is null order by position, id")
                 .query(BuildRow.class)
                 .list();
+    }
+
+    /** What a build is called, one that is put away too. */
+    Optional<String> name(String build) {
+        return db.sql("select trim(number || ' ' || name) from build where id = :id")
+                .param("id", build)
+                .query(String.class)
+                .optional();
     }
 
     Optional<EstimateRow> estimate(String build) {

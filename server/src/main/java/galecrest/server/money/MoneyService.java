@@ -92,11 +92,7 @@ public class MoneyService {
     }
 
     private String name(String build) {
-        return money.builds().stream()
-                .filter(b -> b.id().equals(build))
-                .map(BuildRow::name)
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("build"));
+        return money.name(build).orElseThrow(() -> new NotFoundException("build"));
     }
 
     private ProjectView project(String build, Ledger ledger) {

@@ -98,11 +98,14 @@ class DateSnapshotRepository {
     /** All dates, the nearest first. */
     List<Commitment> commitments(List<Build> builds, List<Work> works, List<Link> links) {
         Map<String, Set<WorkId>> named = new HashMap<>();
-        db.sql("select * from commitment_work")
+        db.sql("""
+                        select c.* from commitment_work c join work_here w on w.id = c.work_id""")
                 .query((row, n) -> named.computeIfAbsent(row.getString("commitment_id"), k -> new HashSet<>())
                         .add(new WorkId(row.getString("work_id"))))
                 .list();
-        List<Commitment> entered = db.sql("select * from commitment order by due, id")
+        List<Commitment> entered = db.sql("""
+                        select c.* from commitment c join build b on b.id = c.build_id
+                        where b.put_away_at is null order by c.due, c.id""")
                 .query((row, n) -> new Commitment(
                         new CommitmentId(row.getString("id")),
                         SnapshotRows.buildId(row),

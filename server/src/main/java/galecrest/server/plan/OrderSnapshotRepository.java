@@ -34,7 +34,7 @@ class OrderSnapshotRepository {
     }
 
     List<Build> builds() {
-        return db.sql("select * from build order by position, id")
+        return db.sql("select * from build where put_away_at is null order by position, id")
                 .query((row, n) -> new Build(
                         new BuildId(row.getString("id")),
                         row.getString("number"),
@@ -55,7 +55,9 @@ class OrderSnapshotRepository {
 
     /** All links; also what {@code build} checks for circles. */
     public List<Link> links() {
-        return db.sql("select * from link order by id")
+        return db.sql("""
+                        select l.* from link l join work_here f on f.id = l.first_id join work_here t on t.id = l.then_id
+                        order by l.id""")
                 .query((row, n) -> new Link(
                         new LinkId(row.getString("id")),
                         new WorkId(row.getString("first_id")),
@@ -70,7 +72,9 @@ class OrderSnapshotRepository {
     }
 
     List<PartLine> parts() {
-        return db.sql("select * from part order by position, id")
+        return db.sql("""
+                        select p.* from part p join build b on b.id = p.build_id
+                        where b.put_away_at is null order by p.position, p.id""")
                 .query((row, n) -> new PartLine(
                         new PartId(row.getString("id")),
                         row.getString("name"),
@@ -86,7 +90,7 @@ class OrderSnapshotRepository {
     }
 
     List<Pin> pins() {
-        return db.sql("select * from pin order by id")
+        return db.sql("select p.* from pin p join work_here w on w.id = p.work_id order by p.id")
                 .query((row, n) -> pin(row))
                 .list();
     }

@@ -30,7 +30,9 @@ import org.springframework.stereotype.Repository;
 @Repository
 class WorkSnapshotRepository {
     /** Build by build, so that a plan does not hang on what ids happen to be. */
-    private static final String IN_ORDER = " join build b on b.id = w.build_id order by b.position, w.position, w.id";
+    private static final String IN_ORDER =
+            " join build b on b.id = w.build_id where not w.filed and b.put_away_at is null"
+                    + " order by b.position, w.position, w.id";
 
     /** Work with what is particular to its kind; a hold for a part is over once the part is here. */
     private static String work(String kind) {
@@ -49,18 +51,18 @@ class WorkSnapshotRepository {
 
     List<Job> jobs() {
         var places = rows.grouped(
-                "select * from job_place order by work_id, place",
-                "work_id",
-                row -> new CrewPlace(row.getString("skill"), Level.valueOf(row.getString("least"))));
+                """
+                select p.* from job_place p join work_here w on w.id = p.work_id
+                order by p.work_id, p.place""", "work_id", row -> new CrewPlace(row.getString("skill"), Level.valueOf(row.getString("least"))));
         var by = rows.grouped(
                 "select * from job_started_by order by person_id",
                 "work_id",
                 row -> new PersonId(row.getString("person_id")));
         var parts = rows.grouped("""
                 -- A kit is complete before a job that needs any of it may start.
-                select n.work_id, n.part_id from part_need n
+                select n.work_id, n.part_id from part_need n join work_here w on w.id = n.work_id
                 union
-                select n.work_id, k.id from part_need n
+                select n.work_id, k.id from part_need n join work_here w on w.id = n.work_id
                 join part p on p.id = n.part_id and p.kit <> ''
                 join part k on k.build_id = p.build_id and k.kit = p.kit
                 order by part_id""", "work_id", row -> new PartId(row.getString("part_id")));
