@@ -1,6 +1,5 @@
 package galecrest.bench;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -15,9 +14,12 @@ import java.util.stream.Stream;
 public final class Bench {
     private Bench() {}
 
-    public static void main(String[] args) throws IOException, InterruptedException {
+    public static void main(String[] args) throws Exception {
         if (args.length > 0 && args[0].equals("plan")) {
             System.exit(PlanFiles.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
+        }
+        if (args.length > 0 && args[0].equals("load")) {
+            System.exit(Load.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
         }
         if (args.length > 0 && args[0].equals("steady")) {
             System.exit(Steady.run(List.of(Arrays.copyOfRange(args, 1, args.length))));

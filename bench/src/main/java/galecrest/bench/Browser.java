@@ -1,0 +1,267 @@
+package galecrest.bench;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
+
+/** One browser as the server sees it: cookies, the board, the stream of news, and what it asks after each. */
+final class Browser implements AutoCloseable {
+    private static final HttpClient CLIENT = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .connectTimeout(Duration.ofSeconds(20))
+            .build();
+    private static final ExecutorService ASKERS = Executors.newCachedThreadPool(work -> {
+        Thread thread = new Thread(work, "asker");
+        thread.setDaemon(true);
+        return thread;
+    });
+    /** When the edits began that are not heard of yet, by the number of the change; told by whoever hears first. */
+    private static final ConcurrentSkipListMap<Long, Boolean> BEGUN = new ConcurrentSkipListMap<>();
+
+    private static final Map<Long, Long> BEGAN = new ConcurrentHashMap<>();
+
+    private final String address;
+    private final ObjectMapper json;
+    private final Map<String, String> cookies = new ConcurrentHashMap<>();
+    private final List<Long> heard = Collections.synchronizedList(new ArrayList<>());
+    private final AtomicLong known = new AtomicLong();
+    private final AtomicLong wholeBoards = new AtomicLong();
+    private final AtomicLong hangUps = new AtomicLong();
+    private final AtomicLong errors = new AtomicLong();
+    private final AtomicLong newsBytes = new AtomicLong();
+    private final AtomicLong answers = new AtomicLong();
+    private final AtomicLong wanted = new AtomicLong();
+    private final AtomicBoolean asking = new AtomicBoolean();
+    private volatile boolean closed;
+    private volatile JsonNode board;
+    private volatile String edition = "";
+    private volatile Stream<String> stream;
+
+    Browser(String address, ObjectMapper json) {
+        this.address = address;
+        this.json = json;
+    }
+
+    /** An edit begins now: the next change that is heard of is taken for it. */
+    static void editing(long nanos) {
+        BEGUN.put(nanos, true);
+    }
+
+    private static long began(long change) {
+        return BEGAN.computeIfAbsent(change, c -> {
+            Map.Entry<Long, Boolean> first = BEGUN.pollFirstEntry();
+            return first == null ? System.nanoTime() : first.getKey();
+        });
+    }
+
+    private HttpRequest.Builder request(String path) {
+        StringBuilder said = new StringBuilder();
+        cookies.forEach((name, value) -> said.append(said.length() == 0 ? "" : "; ")
+                .append(name)
+                .append('=')
+                .append(value));
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address + path)).timeout(Duration.ofSeconds(60));
+        if (said.length() > 0) {
+            request.header("Cookie", said.toString());
+        }
+        return request.header("Accept-Encoding", "gzip");
+    }
+
+    private byte[] send(HttpRequest request) throws IOException, InterruptedException {
+        HttpResponse<byte[]> answer = CLIENT.send(request, BodyHandlers.ofByteArray());
+        answer.headers().allValues("Set-Cookie").forEach(cookie -> {
+            String first = cookie.split(";", 2)[0];
+            int at = first.indexOf('=');
+            cookies.put(first.substring(0, at), first.substring(at + 1));
+        });
+        byte[] body = answer.body();
+        newsBytes.addAndGet(request.uri().getPath().endsWith("/news") ? body.length : 0);
+        if (answer.headers().firstValue("Content-Encoding").orElse("").equals("gzip")) {
+            body = new GZIPInputStream(new ByteArrayInputStream(body)).readAllBytes();
+        }
+        if (answer.statusCode() >= 300) {
+            errors.incrementAndGet();
+            throw new IOException(
+                    request.uri() + ": " + answer.statusCode() + " " + new String(body, 0, Math.min(300, body.length)));
+        }
+        return body;
+    }
+
+    JsonNode get(String path) throws IOException, InterruptedException {
+        byte[] body = send(request(path).GET().build());
+        return body.length == 0 ? json.nullNode() : json.readTree(body);
+    }
+
+    JsonNode post(String path, String body) throws IOException, InterruptedException {
+        if (!cookies.containsKey("XSRF-TOKEN")) {
+            get("/api/me");
+        }
+        byte[] answer = send(request(path)
+                .header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
+        return answer.length == 0 ? json.nullNode() : json.readTree(answer);
+    }
+
+    /** How many bytes an answer has, packed. */
+    long bytes(String path) throws IOException, InterruptedException {
+        return CLIENT.send(request(path).GET().build(), BodyHandlers.ofByteArray())
+                .body()
+                .length;
+    }
+
+    /** Sends a file as a form does (RFC 7578). */
+    void upload(String path, String name, String content) throws IOException, InterruptedException {
+        String edge = "edge-of-the-form";
+        String body = "--" + edge + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + name
+                + "\"\r\nContent-Type: text/csv\r\n\r\n" + content + "\r\n--" + edge + "--\r\n";
+        send(request(path)
+                .header("X-XSRF-TOKEN", cookies.get("XSRF-TOKEN"))
+                .header("Content-Type", "multipart/form-data; boundary=" + edge)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
+    void signIn(String name, String password) throws IOException, InterruptedException {
+        post("/api/login", "{\"username\":\"" + name + "\",\"password\":\"" + password + "\"}");
+        get("/api/me");
+    }
+
+    /** Takes the board and listens from then on. */
+    void open() throws IOException, InterruptedException {
+        board = get("/api/board");
+        edition = board.get("edition").asText();
+        known.set(board.get("change").asLong());
+        listen();
+    }
+
+    private void listen() {
+        CLIENT.sendAsync(
+                        HttpRequest.newBuilder(URI.create(address + "/api/live"))
+                                .header("Cookie", "SESSION=" + cookies.get("SESSION"))
+                                .build(),
+                        BodyHandlers.ofLines())
+                .thenAcceptAsync(
+                        answer -> {
+                            stream = answer.body();
+                            String[] event = {""};
+                            stream.forEach(line -> {
+                                if (line.startsWith("event:")) {
+                                    event[0] = line.substring(6).strip();
+                                } else if (line.startsWith("data:") && event[0].equals("change")) {
+                                    changed(line.substring(5));
+                                }
+                            });
+                            if (!closed) {
+                                hangUps.incrementAndGet();
+                            }
+                        },
+                        ASKERS)
+                .exceptionally(failure -> {
+                    if (!closed) {
+                        hangUps.incrementAndGet();
+                    }
+                    return null;
+                });
+    }
+
+    private void changed(String data) {
+        try {
+            long change = json.readTree(data).get("change").asLong();
+            began(change);
+            wanted.accumulateAndGet(change, Math::max);
+            if (asking.compareAndSet(false, true)) {
+                ASKERS.submit(this::ask);
+            }
+        } catch (IOException | RuntimeException broken) {
+            errors.incrementAndGet();
+        }
+    }
+
+    /** Asks what is new until nothing that was heard of is missing. */
+    private void ask() {
+        try {
+            while (known.get() < wanted.get() && !closed) {
+                JsonNode news = get("/api/board/news?since=" + edition);
+                answers.incrementAndGet();
+                JsonNode now = news.has("whole") ? news.get("whole") : news.get("changed");
+                wholeBoards.addAndGet(news.has("whole") ? 1 : 0);
+                edition = now.get("edition").asText();
+                long before = known.get();
+                known.set(now.get("change").asLong());
+                long here = System.nanoTime();
+                BEGAN.forEach((change, from) -> {
+                    if (change > before && change <= known.get()) {
+                        heard.add(TimeUnit.NANOSECONDS.toMillis(here - from));
+                    }
+                });
+            }
+        } catch (IOException | InterruptedException | RuntimeException broken) {
+            errors.incrementAndGet();
+        } finally {
+            asking.set(false);
+            if (known.get() < wanted.get() && !closed && asking.compareAndSet(false, true)) {
+                ASKERS.submit(this::ask);
+            }
+        }
+    }
+
+    JsonNode board() {
+        return board;
+    }
+
+    List<Long> heard() {
+        return List.copyOf(heard);
+    }
+
+    long wholeBoards() {
+        return wholeBoards.get();
+    }
+
+    long hangUps() {
+        return hangUps.get();
+    }
+
+    long errors() {
+        return errors.get();
+    }
+
+    long newsBytes() {
+        return newsBytes.get();
+    }
+
+    long answers() {
+        return answers.get();
+    }
+
+    @Override
+    public void close() {
+        closed = true;
+        Stream<String> open = stream;
+        if (open != null) {
+            open.close();
+        }
+    }
+}

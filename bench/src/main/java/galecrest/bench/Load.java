@@ -1,0 +1,246 @@
+package galecrest.bench;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * Many browsers on one server, both on this machine: each signs in, takes the board, listens, and after every change asks what
+ * is new; some of them change something. Measured is what people feel: how long an edit takes to be answered, and from the
+ * beginning of an edit until each other browser has what it did.
+ */
+public final class Load {
+    private static final int ACCOUNTS = 40;
+    private static final String PASSWORD = "load-test-of-many";
+    /** All browsers together change something so often: each once in two minutes. */
+    private static final double EDITS_A_SECOND_OF_BROWSER = 1.0 / 120;
+
+    private final ObjectMapper json = new ObjectMapper();
+    private final String address;
+    private final Process server;
+
+    private Load(String address, Process server) {
+        this.address = address;
+        this.server = server;
+    }
+
+    /** Runs {@code bench load [--browsers 100,200] [--seconds 60] [--year]}. */
+    static int run(List<String> args) throws Exception {
+        List<Integer> counts = new ArrayList<>();
+        for (String count : option(args, "--browsers", "100,200").split(",")) {
+            counts.add(Integer.parseInt(count));
+        }
+        int seconds = Integer.parseInt(option(args, "--seconds", "60"));
+        Process server = null;
+        try {
+            Load load = start(Path.of("bench", "target", "load-server.log"));
+            server = load.server;
+            System.out.println(
+                    "| browsers | edits | edit p50, ms | edit p95, ms | news p50, ms | news p95, ms | news most, ms"
+                            + " | whole boards | hang-ups | errors | kB of news | MB before | MB after |");
+            System.out.println("|---|---|---|---|---|---|---|---|---|---|---|---|---|");
+            List<String> accounts = load.accounts();
+            for (int count : counts) {
+                load.measure(accounts, count, seconds);
+            }
+            if (args.contains("--year")) {
+                Year.head();
+                Year.measure(load).print("the first week");
+                end(server);
+                Year.fill();
+                load = start(Path.of("bench", "target", "year-server.log"));
+                server = load.server;
+                Year.waitForTidying(load.manager());
+                Year.measure(load).print("after a year");
+            }
+            return 0;
+        } finally {
+            if (server != null) {
+                end(server);
+            }
+        }
+    }
+
+    private static void end(Process server) throws InterruptedException {
+        server.destroy();
+        server.waitFor(10, TimeUnit.SECONDS);
+    }
+
+    private static String option(List<String> args, String name, String usual) {
+        int at = args.indexOf(name);
+        return at < 0 || at + 1 >= args.size() ? usual : args.get(at + 1);
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private static Load start(Path log) throws Exception {
+        int port = freePort();
+        ProcessBuilder server = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx1g",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "galecrest.server.Galecrest",
+                "--server.port=" + port,
+                "--spring.profiles.active=demo",
+                "--galecrest.parcels.watch=false");
+        server.redirectErrorStream(true);
+        server.redirectOutput(log.toFile());
+        Load load = new Load("http://127.0.0.1:" + port, server.start());
+        load.waitForIt();
+        return load;
+    }
+
+    private void waitForIt() throws Exception {
+        for (int i = 0; i < 240; i++) {
+            try {
+                new Browser(address, json).get("/api/me");
+                return;
+            } catch (IOException | UncheckedIOException notYet) {
+                Thread.sleep(500);
+            }
+        }
+        throw new IllegalStateException("The server did not come up; bench/target/load-server.log says why.");
+    }
+
+    Browser manager() throws Exception {
+        Browser mara = new Browser(address, json);
+        mara.signIn("mara", "brackwater");
+        return mara;
+    }
+
+    /** Leads and hands of our own, since each account has so many screens at most. */
+    private List<String> accounts() throws Exception {
+        Browser mara = manager();
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < ACCOUNTS; i++) {
+            String name = "load" + i;
+            JsonNode made = mara.post(
+                    "/api/accounts",
+                    "{\"username\":\"%s\",\"name\":\"Load %d\",\"role\":\"%s\"}"
+                            .formatted(name, i, i % 2 == 0 ? "LEAD" : "HAND"));
+            String token = made.get("path").asText().substring("/welcome/".length());
+            new Browser(address, json).post("/api/invitations/" + token, "{\"password\":\"" + PASSWORD + "\"}");
+            names.add(name);
+        }
+        return names;
+    }
+
+    private void measure(List<String> accounts, int count, int seconds) throws Exception {
+        List<Browser> browsers = new ArrayList<>();
+        ExecutorService openers = Executors.newFixedThreadPool(8);
+        List<Future<Browser>> opened = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            String name = accounts.get(i % accounts.size());
+            opened.add(openers.submit(() -> {
+                Browser browser = new Browser(address, json);
+                browser.signIn(name, PASSWORD);
+                browser.open();
+                return browser;
+            }));
+        }
+        for (Future<Browser> browser : opened) {
+            browsers.add(browser.get());
+        }
+        openers.shutdown();
+        long before = megabytes();
+        List<Long> edits = edit(browsers, count, seconds);
+        Thread.sleep(3000);
+        List<Long> news = Collections.synchronizedList(new ArrayList<>());
+        browsers.forEach(b -> news.addAll(b.heard()));
+        long whole = browsers.stream().mapToLong(Browser::wholeBoards).sum();
+        long hangUps = browsers.stream().mapToLong(Browser::hangUps).sum();
+        long errors = browsers.stream().mapToLong(Browser::errors).sum();
+        long bytes = browsers.stream().mapToLong(Browser::newsBytes).sum();
+        long answers = Math.max(1, browsers.stream().mapToLong(Browser::answers).sum());
+        System.out.printf(
+                Locale.ROOT,
+                "| %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %.1f | %d | %d |%n",
+                count,
+                edits.size(),
+                at(edits, 0.5),
+                at(edits, 0.95),
+                at(news, 0.5),
+                at(news, 0.95),
+                at(news, 1),
+                whole,
+                hangUps,
+                errors,
+                bytes / 1000.0 / answers,
+                before,
+                megabytes());
+        browsers.forEach(Browser::close);
+        Thread.sleep(2000);
+    }
+
+    /** Leads hold jobs and let them go again, at random moments. */
+    private List<Long> edit(List<Browser> browsers, int count, int seconds) throws Exception {
+        List<String> jobs = new ArrayList<>();
+        for (JsonNode work : browsers.get(0).board().get("works")) {
+            if (work.get("status").asText().equals("TODO") && work.has("job") && !work.has("hold")) {
+                jobs.add(work.get("id").asText());
+            }
+        }
+        List<Long> took = Collections.synchronizedList(new ArrayList<>());
+        Random luck = new Random(1);
+        double rate = count * EDITS_A_SECOND_OF_BROWSER;
+        ExecutorService hands = Executors.newFixedThreadPool(16);
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+        int number = 0;
+        while (System.nanoTime() < end) {
+            Thread.sleep((long) (-Math.log(1 - luck.nextDouble()) / rate * 1000));
+            Browser browser = browsers.get(2 * luck.nextInt(browsers.size() / 2));
+            String job = jobs.get(number / 2 % jobs.size());
+            boolean hold = number % 2 == 0;
+            number++;
+            hands.submit(() -> {
+                long from = System.nanoTime();
+                Browser.editing(from);
+                browser.post(
+                        "/api/works/" + job + (hold ? "/hold" : "/release"),
+                        hold ? "{\"reason\":\"AREA\",\"note\":\"somebody is in the way\"}" : "");
+                took.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - from));
+                return null;
+            });
+        }
+        hands.shutdown();
+        hands.awaitTermination(30, TimeUnit.SECONDS);
+        return took;
+    }
+
+    private static long at(List<Long> values, double share) {
+        if (values.isEmpty()) {
+            return -1;
+        }
+        List<Long> sorted = new ArrayList<>(values);
+        Collections.sort(sorted);
+        return sorted.get((int) Math.min(sorted.size() - 1, Math.ceil(share * sorted.size()) - 1));
+    }
+
+    private long megabytes() throws IOException {
+        for (String line : Files.readAllLines(Path.of("/proc/" + server.pid() + "/status"))) {
+            if (line.startsWith("VmRSS")) {
+                return Long.parseLong(line.replaceAll("\\D", "")) / 1024;
+            }
+        }
+        return -1;
+    }
+}
