@@ -26,8 +26,8 @@ import java.util.concurrent.TimeUnit;
 public final class Load {
     private static final int ACCOUNTS = 40;
     private static final String PASSWORD = "load-test-of-many";
-    /** All browsers together change something so often: each once in two minutes. */
-    private static final double EDITS_A_SECOND_OF_BROWSER = 1.0 / 120;
+    /** All browsers together change something so often: each once a minute. */
+    private static final double EDITS_A_SECOND_OF_BROWSER = 1.0 / 60;
 
     private final ObjectMapper json = new ObjectMapper();
     private final String address;
@@ -216,7 +216,7 @@ public final class Load {
                 Browser.editing(from);
                 browser.post(
                         "/api/works/" + job + (hold ? "/hold" : "/release"),
-                        hold ? "{\"reason\":\"AREA\",\"note\":\"somebody is in the way\"}" : "");
+                        hold ? "{\"reason\":\"DECIDE\",\"note\":\"somebody is in the way\"}" : "");
                 took.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - from));
                 return null;
             });

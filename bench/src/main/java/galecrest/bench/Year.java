@@ -131,7 +131,7 @@ final class Year {
     private static JsonNode edit(Browser browser, String job, boolean hold) throws Exception {
         return browser.post(
                 "/api/works/" + job + (hold ? "/hold" : "/release"),
-                hold ? "{\"reason\":\"AREA\",\"note\":\"somebody is in the way\"}" : "");
+                hold ? "{\"reason\":\"DECIDE\",\"note\":\"somebody is in the way\"}" : "");
     }
 
     /** How long the undo of a large import takes, and an edit of somebody else that comes in the middle of it. */
