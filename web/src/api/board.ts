@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo } from 'react'
 import { client, dataOf, type Schemas } from './client'
+import type { PushedNews } from './live'
 import { applyNews } from './news'
 
 export type Board = Schemas['Board']
@@ -61,7 +62,11 @@ export function useBoardQuery() {
       const before = queries.getQueryData<Board>(BOARD)
       if (!before) return dataOf(client.GET('/api/board'))
       const since = before.edition
-      return applyNews(before, await dataOf(client.GET('/api/board/news', { params: { query: { since } } })))
+      const news = await dataOf(client.GET('/api/board/news', { params: { query: { since } } }))
+      const asked = applyNews(before, news)
+      // What was pushed while this was on its way may be newer.
+      const now = queries.getQueryData<Board>(BOARD)
+      return now && now.change > asked.change ? now : asked
     },
     // News leave what did not change as it was; comparing a large board again would find nothing.
     structuralSharing: false,
@@ -80,6 +85,18 @@ function painted(): Promise<void> {
     requestAnimationFrame(() => setTimeout(done))
     setTimeout(done, MOST_TO_PAINT_MILLIS)
   })
+}
+
+/** Puts in what is new, where it leads from the very board that is here; else it is asked for as ever. */
+export function usePushed() {
+  const queries = useQueryClient()
+  return useCallback(
+    ({ since, news }: PushedNews) => {
+      const before = queries.getQueryData<Board>(BOARD)
+      if (before?.edition === since) queries.setQueryData(BOARD, applyNews(before, news))
+    },
+    [queries],
+  )
 }
 
 /** The number of the last change that the board has. */

@@ -46,6 +46,7 @@ describe('live news', () => {
         (change) => heard.push(`${change.actor} ${change.summary}`),
         () => heard.push('back'),
         () => heard.push('thought'),
+        (pushed) => heard.push(`news since ${pushed.since}`),
       ),
     )
     return { heard, ...hook }
@@ -55,8 +56,9 @@ describe('live news', () => {
     const { heard, result } = listening()
     stream(0).say('hello')
     stream(0).say('change', { actor: 'Mara', summary: 'pinned Load' })
+    stream(0).say('news', { since: 'e1', news: {} })
     stream(0).say('thought')
-    expect(heard).toEqual(['Mara pinned Load', 'thought'])
+    expect(heard).toEqual(['Mara pinned Load', 'news since e1', 'thought'])
     expect(result.current).toBe(true)
   })
 

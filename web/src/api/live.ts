@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import type { Schemas } from './client'
 
 /** What every screen hears of a change. */
 export interface LiveChange {
@@ -11,6 +12,12 @@ export interface LiveChange {
   toTell: string[]
 }
 
+/** What is new on the board since an edition of it, told without asking. */
+export interface PushedNews {
+  since: string
+  news: Schemas['BoardNews']
+}
+
 /** A closed connection is opened again after this long. */
 const RETRY_MILLIS = 1_000
 
@@ -19,15 +26,18 @@ export function useLive(
   onChange: (change: LiveChange) => void,
   onBack: () => void,
   onThought: () => void,
+  onNews: (pushed: PushedNews) => void,
 ): boolean {
   const [connected, setConnected] = useState(true)
   const change = useRef(onChange)
   const back = useRef(onBack)
   const thought = useRef(onThought)
+  const news = useRef(onNews)
   useEffect(() => {
     change.current = onChange
     back.current = onBack
     thought.current = onThought
+    news.current = onNews
   })
   useEffect(() => {
     let source: EventSource | undefined
@@ -42,6 +52,9 @@ export function useLive(
       })
       source.addEventListener('change', (event) =>
         change.current(JSON.parse((event as MessageEvent<string>).data) as LiveChange),
+      )
+      source.addEventListener('news', (event) =>
+        news.current(JSON.parse((event as MessageEvent<string>).data) as PushedNews),
       )
       source.addEventListener('thought', () => thought.current())
       source.onerror = () => {

@@ -4,7 +4,7 @@ import { notifications } from '@mantine/notifications'
 import { useQueryClient } from '@tanstack/react-query'
 import { type ReactNode, useState } from 'react'
 import { NavLink, useLocation, useNavigate } from 'react-router'
-import { useRefresh } from '../api/board'
+import { usePushed, useRefresh } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type LiveChange, useLive } from '../api/live'
 import { useSend } from '../api/send'
@@ -50,6 +50,7 @@ export function Frame({ account, children, onOffer, tools }: Props) {
   const navigate = useNavigate()
   const phone = useLocation().pathname === '/day'
   const refresh = useRefresh()
+  const pushed = usePushed()
   const queries = useQueryClient()
   const undo = useUndo()
   const [keys, setKeys] = useState(false)
@@ -61,6 +62,7 @@ export function Frame({ account, children, onOffer, tools }: Props) {
     },
     () => void refresh(),
     () => THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
+    pushed,
   )
   useHotkeys([
     ...ROOMS.map((r) => [r.key.toLowerCase(), () => navigate(r.path)] as [string, () => void]),

@@ -14,8 +14,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -35,15 +35,17 @@ final class Browser implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
     });
-    /** When the edits began that are not heard of yet, by the number of the change; told by whoever hears first. */
-    private static final ConcurrentSkipListMap<Long, Boolean> BEGUN = new ConcurrentSkipListMap<>();
-
+    /** When each edit began, by its words. */
+    private static final Map<String, Long> SAID = new ConcurrentHashMap<>();
+    /** The same by the number of its change, from when somebody has heard of it. */
     private static final Map<Long, Long> BEGAN = new ConcurrentHashMap<>();
 
     private final String address;
     private final ObjectMapper json;
     private final Map<String, String> cookies = new ConcurrentHashMap<>();
     private final List<Long> heard = Collections.synchronizedList(new ArrayList<>());
+    private final Set<Long> heardOf = ConcurrentHashMap.newKeySet();
+    private final AtomicLong pushes = new AtomicLong();
     private final AtomicLong known = new AtomicLong();
     private final AtomicLong wholeBoards = new AtomicLong();
     private final AtomicLong hangUps = new AtomicLong();
@@ -62,16 +64,17 @@ final class Browser implements AutoCloseable {
         this.json = json;
     }
 
-    /** An edit begins now: the next change that is heard of is taken for it. */
-    static void editing(long nanos) {
-        BEGUN.put(nanos, true);
+    /** An edit begins, which is told by its words. */
+    static void editing(String words, long nanos) {
+        SAID.put(words, nanos);
     }
 
-    private static long began(long change) {
-        return BEGAN.computeIfAbsent(change, c -> {
-            Map.Entry<Long, Boolean> first = BEGUN.pollFirstEntry();
-            return first == null ? System.nanoTime() : first.getKey();
-        });
+    private static void began(long change, String summary) {
+        String words = summary.substring(summary.lastIndexOf(',') + 1).strip();
+        Long from = SAID.get(words);
+        if (from != null) {
+            BEGAN.put(change, from);
+        }
     }
 
     private HttpRequest.Builder request(String path) {
@@ -170,6 +173,8 @@ final class Browser implements AutoCloseable {
                             stream.forEach(line -> {
                                 if (line.startsWith("event:")) {
                                     event[0] = line.substring(6).strip();
+                                } else if (line.startsWith("data:") && event[0].equals("news")) {
+                                    pushed(line.substring(5));
                                 } else if (line.startsWith("data:") && event[0].equals("change")) {
                                     changed(line.substring(5));
                                 }
@@ -187,10 +192,33 @@ final class Browser implements AutoCloseable {
                 });
     }
 
+    /** News that came unasked are put in where they lead from the board that is here. */
+    private void pushed(String data) {
+        try {
+            JsonNode told = json.readTree(data);
+            if (told.get("since").asText().equals(edition)) {
+                JsonNode changed = told.get("news").get("changed");
+                edition = changed.get("edition").asText();
+                known.set(changed.get("change").asLong());
+                pushes.incrementAndGet();
+            }
+        } catch (IOException | RuntimeException broken) {
+            errors.incrementAndGet();
+        }
+    }
+
     private void changed(String data) {
         try {
-            long change = json.readTree(data).get("change").asLong();
-            began(change);
+            JsonNode told = json.readTree(data);
+            long change = told.get("change").asLong();
+            began(change, told.get("summary").asText());
+            if (known.get() >= change) {
+                Long from = BEGAN.get(change);
+                if (from != null && heardOf.add(change)) {
+                    heard.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - from));
+                }
+                return;
+            }
             wanted.accumulateAndGet(change, Math::max);
             if (asking.compareAndSet(false, true)) {
                 ASKERS.submit(this::ask);
@@ -213,7 +241,7 @@ final class Browser implements AutoCloseable {
                 known.set(now.get("change").asLong());
                 long here = System.nanoTime();
                 BEGAN.forEach((change, from) -> {
-                    if (change > before && change <= known.get()) {
+                    if (change > before && change <= known.get() && heardOf.add(change)) {
                         heard.add(TimeUnit.NANOSECONDS.toMillis(here - from));
                     }
                 });
@@ -234,6 +262,10 @@ final class Browser implements AutoCloseable {
 
     List<Long> heard() {
         return List.copyOf(heard);
+    }
+
+    long pushes() {
+        return pushes.get();
     }
 
     long wholeBoards() {

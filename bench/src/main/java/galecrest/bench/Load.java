@@ -51,8 +51,8 @@ public final class Load {
             server = load.server;
             System.out.println(
                     "| browsers | edits | edit p50, ms | edit p95, ms | news p50, ms | news p95, ms | news most, ms"
-                            + " | whole boards | hang-ups | errors | kB of news | MB before | MB after |");
-            System.out.println("|---|---|---|---|---|---|---|---|---|---|---|---|---|");
+                            + " | pushed | asked | whole boards | hang-ups | errors | kB of news | MB before | MB after |");
+            System.out.println("|---|---|---|---|---|---|---|---|---|---|---|---|---|---|---|");
             List<String> accounts = load.accounts();
             for (int count : counts) {
                 load.measure(accounts, count, seconds);
@@ -170,10 +170,10 @@ public final class Load {
         long hangUps = browsers.stream().mapToLong(Browser::hangUps).sum();
         long errors = browsers.stream().mapToLong(Browser::errors).sum();
         long bytes = browsers.stream().mapToLong(Browser::newsBytes).sum();
-        long answers = Math.max(1, browsers.stream().mapToLong(Browser::answers).sum());
+        long answers = browsers.stream().mapToLong(Browser::answers).sum();
         System.out.printf(
                 Locale.ROOT,
-                "| %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %.1f | %d | %d |%n",
+                "| %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %.1f | %d | %d |%n",
                 count,
                 edits.size(),
                 at(edits, 0.5),
@@ -181,17 +181,19 @@ public final class Load {
                 at(news, 0.5),
                 at(news, 0.95),
                 at(news, 1),
+                browsers.stream().mapToLong(Browser::pushes).sum(),
+                answers,
                 whole,
                 hangUps,
                 errors,
-                bytes / 1000.0 / answers,
+                bytes / 1000.0 / Math.max(1, answers),
                 before,
                 megabytes());
         browsers.forEach(Browser::close);
         Thread.sleep(2000);
     }
 
-    /** Leads hold jobs and let them go again, at random moments. */
+    /** Leads hold jobs, at random moments; the words of each tell it from the others. */
     private List<Long> edit(List<Browser> browsers, int count, int seconds) throws Exception {
         List<String> jobs = new ArrayList<>();
         for (JsonNode work : browsers.get(0).board().get("works")) {
@@ -208,15 +210,12 @@ public final class Load {
         while (System.nanoTime() < end) {
             Thread.sleep((long) (-Math.log(1 - luck.nextDouble()) / rate * 1000));
             Browser browser = browsers.get(2 * luck.nextInt(browsers.size() / 2));
-            String job = jobs.get(number / 2 % jobs.size());
-            boolean hold = number % 2 == 0;
-            number++;
+            String job = jobs.get(number % jobs.size());
+            String note = "somebody is in the way " + number++;
             hands.submit(() -> {
                 long from = System.nanoTime();
-                Browser.editing(from);
-                browser.post(
-                        "/api/works/" + job + (hold ? "/hold" : "/release"),
-                        hold ? "{\"reason\":\"DECIDE\",\"note\":\"somebody is in the way\"}" : "");
+                Browser.editing(note, from);
+                browser.post("/api/works/" + job + "/hold", "{\"reason\":\"DECIDE\",\"note\":\"" + note + "\"}");
                 took.add(TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - from));
                 return null;
             });

@@ -1,5 +1,6 @@
 package galecrest.server.board;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.people.PersonId;
 import galecrest.core.people.WorkingDay;
@@ -14,6 +15,7 @@ import galecrest.server.json.Encoded;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -32,6 +34,8 @@ public class BoardService {
     private static final int REMEMBERED = 200;
     /** Answers that many screens are given alike. */
     private static final int ANSWERS = 60;
+    /** Characters that a screen is told without asking. */
+    private static final int MOST_PUSHED = 100_000;
 
     private final PlanService plans;
     private final BoardRepository record;
@@ -87,7 +91,10 @@ public class BoardService {
     /** The board of this moment. */
     @AnyHand
     public synchronized Board board() {
-        boolean hand = who.account().role() == Role.HAND;
+        return board(who.account().role() == Role.HAND);
+    }
+
+    private synchronized Board board(boolean hand) {
         PlanService.Current current = plans.current();
         Board last = hand ? toldBoard : known;
         if (last != null
@@ -113,6 +120,31 @@ public class BoardService {
         Board before = editions.get(edition);
         return before == null ? BoardNews.all(now) : BoardNews.between(before, now);
     }
+
+    /**
+     * What screens are told without asking, made once for all of a kind.
+     *
+     * @param edition the board that it leads to
+     * @param json the edition that it leads from and the news since; null where there are none, or too much to tell unasked
+     */
+    public record Pushed(String edition, @Nullable String json) {}
+
+    /** What leads from an edition to the board of now: for hands, or for those who see drafts. */
+    public synchronized Pushed pushed(boolean hand, @Nullable String since) {
+        Board now = board(hand);
+        Board before = since == null ? null : editions.get(since);
+        if (before == null || since.equals(now.edition())) {
+            return new Pushed(now.edition(), null);
+        }
+        try {
+            String news = json.writeValueAsString(new PushedNews(since, BoardNews.between(before, now)));
+            return new Pushed(now.edition(), news.length() > MOST_PUSHED ? null : news);
+        } catch (JsonProcessingException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private record PushedNews(String since, BoardNews news) {}
 
     /** The draft against what people were told, in words. */
     @LeadOrManager

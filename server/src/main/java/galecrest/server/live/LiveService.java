@@ -8,10 +8,13 @@ import galecrest.core.work.Commitment;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.SessionService;
+import galecrest.server.board.BoardService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -38,6 +41,7 @@ class LiveService {
 
     private final Journal journal;
     private final PlanService plans;
+    private final BoardService boards;
     private final SessionService sessions;
     private final CurrentUser who;
     private final ConcurrentHashMap<Long, Screen> screens = new ConcurrentHashMap<>();
@@ -48,9 +52,13 @@ class LiveService {
                 thread.setDaemon(true);
                 return thread;
             });
+    /** The board that hands, and the others, were told of last. */
+    private final Map<Boolean, String> editions = new HashMap<>();
+
     private PlanService.@Nullable Current last;
 
-    LiveService(Journal journal, PlanService plans, SessionService sessions, CurrentUser who) {
+    LiveService(Journal journal, PlanService plans, BoardService boards, SessionService sessions, CurrentUser who) {
+        this.boards = boards;
         this.journal = journal;
         this.plans = plans;
         this.sessions = sessions;
@@ -148,6 +156,8 @@ class LiveService {
         if (before == null || entries.isEmpty() || screens.isEmpty()) {
             return;
         }
+        push(true);
+        push(false);
         PlanDifference difference = plans.since(before, now);
         for (int i = 0; i < entries.size(); i++) {
             Journal.Entry entry = entries.get(i);
@@ -165,6 +175,21 @@ class LiveService {
                     tell(s, event(s.seesDrafts() ? whole : whole.withoutEffects()));
                 }
             });
+        }
+    }
+
+    /** Tells hands, or the others, what is new on the board before they ask. */
+    private void push(boolean hands) {
+        List<Screen> some =
+                screens.values().stream().filter(s -> s.seesDrafts() != hands).toList();
+        if (some.isEmpty()) {
+            editions.remove(hands);
+            return;
+        }
+        BoardService.Pushed pushed = boards.pushed(hands, editions.get(hands));
+        editions.put(hands, pushed.edition());
+        if (pushed.json() != null) {
+            some.forEach(s -> tell(s, SseEmitter.event().name("news").data(pushed.json(), MediaType.APPLICATION_JSON)));
         }
     }
 

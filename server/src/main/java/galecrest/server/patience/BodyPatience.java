@@ -9,11 +9,7 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.SocketTimeoutException;
-import java.nio.charset.StandardCharsets;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -21,8 +17,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Waits for bodies that are still on their way, but for few at a time and none for long: whoever sends half of a request
- * and stops, or a byte every few seconds, keeps nobody out. A body that is here when its request is takes no place.
+ * Waits for a body for a time that its size needs on a slow connection, and no longer: a byte every few seconds keeps a
+ * connection alive, but no request. How long a connection may say nothing at all is the server's own setting.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -30,20 +26,9 @@ class BodyPatience extends OncePerRequestFilter {
     /** So much a second is what the slowest connection brings that somebody works with. */
     private static final long BYTES_A_SECOND = 20_000;
 
-    private static final String BUSY =
-            "{\"title\":\"Too many at once\",\"detail\":\"Too much is being sent at once. Nothing was changed; try again.\",\"problems\":[]}";
-
-    private final Semaphore places;
-    private final int placesOfAddress;
     private final long patienceNanos;
-    private final ConcurrentHashMap<String, AtomicInteger> addresses = new ConcurrentHashMap<>();
 
-    BodyPatience(
-            @Value("${galecrest.slow-bodies:64}") int places,
-            @Value("${galecrest.slow-bodies-of-address:16}") int placesOfAddress,
-            @Value("${galecrest.body-seconds:10}") int seconds) {
-        this.places = new Semaphore(places);
-        this.placesOfAddress = placesOfAddress;
+    BodyPatience(@Value("${galecrest.body-seconds:10}") int seconds) {
         this.patienceNanos = TimeUnit.SECONDS.toNanos(seconds);
     }
 
@@ -55,31 +40,7 @@ class BodyPatience extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long length = request.getContentLengthLong();
-        if (length > 0 && request.getInputStream().available() >= length) {
-            chain.doFilter(request, response);
-            return;
-        }
-        String address = request.getRemoteAddr();
-        AtomicInteger ofAddress = addresses.computeIfAbsent(address, a -> new AtomicInteger());
-        boolean first = ofAddress.incrementAndGet() <= placesOfAddress;
-        boolean place = first && places.tryAcquire();
-        try {
-            if (!place) {
-                response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
-                response.setHeader("Connection", "close");
-                response.setHeader("Retry-After", "2");
-                response.setContentType("application/problem+json");
-                response.getOutputStream().write(BUSY.getBytes(StandardCharsets.UTF_8));
-                return;
-            }
-            chain.doFilter(new Waited(request, patienceNanos + nanosFor(length)), response);
-        } finally {
-            if (place) {
-                places.release();
-            }
-            addresses.computeIfPresent(address, (a, count) -> count.decrementAndGet() <= 0 ? null : count);
-        }
+        chain.doFilter(new Waited(request, patienceNanos + nanosFor(request.getContentLengthLong())), response);
     }
 
     private static long nanosFor(long length) {

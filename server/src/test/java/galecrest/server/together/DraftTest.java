@@ -159,20 +159,30 @@ class DraftTest extends TogetherTest {
             deaf.add(visitor("bo").deaf("/api/live"));
         }
         Queue<String> heard = listen(mara);
-        // Half more than the network holds for a socket that is not read (1.7 MB): 3 bytes a letter, as long as names
+        // Half more than the network holds for a socket that is not read (1.7 MB): 3 bytes a letter, as long as notes
         // may be.
-        String bulky = "€".repeat(3_990);
+        String bulky = "€".repeat(3_980);
+        String job = "";
+        for (var work : board(mara).get("works")) {
+            job = work.has("job") && work.get("status").asText().equals("TODO") && !work.has("hold")
+                    ? work.get("id").asText()
+                    : job;
+        }
         for (int i = 0; i < 220; i++) {
-            assertThat(mara.send("POST", "/api/supplies", Map.of("name", i + bulky, "quantity", "1", "boughtFrom", ""))
+            assertThat(mara.send(
+                                    "POST",
+                                    "/api/works/" + job + "/hold",
+                                    Map.of("reason", "DECIDE", "note", "asked for " + i + bulky))
                             .statusCode())
                     .as("asked for %s", i)
-                    .isEqualTo(200);
+                    .isEqualTo(204);
             String one = "asked for " + i + "€";
             await(() -> hears(heard, one));
         }
         for (Socket socket : deaf) {
             socket.close();
         }
-        amend("delete from supply where length(name) > 1000");
+        assertThat(mara.send("POST", "/api/works/" + job + "/release", null).statusCode())
+                .isEqualTo(204);
     }
 }
