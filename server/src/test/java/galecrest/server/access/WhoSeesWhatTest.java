@@ -33,9 +33,8 @@ class WhoSeesWhatTest extends ServerTest {
         managers.get("vendors").forEach(v -> v.get("offers").forEach(offers::add));
         assertThat(offers).isNotEmpty();
         hands.get("vendors").forEach(v -> assertThat(v.get("offers")).isEmpty());
-        hands.get("people")
-                .forEach(p -> p.get("changes").forEach(c -> assertThat(c.get("note").asText())
-                        .matches("|at .*")));
+        hands.get("people").forEach(p -> p.get("changes")
+                .forEach(c -> assertThat(c.get("note").asText()).matches("|at .*")));
     }
 
     /** The news too: what was forgotten of a manager's price is not told to a hand. */
@@ -63,11 +62,7 @@ class WhoSeesWhatTest extends ServerTest {
     @Test
     void ofTheJournalEverybodyHasTheirPart() throws Exception {
         String car = find("cars", "number", "61").get("id").asText();
-        assertThat(call(
-                                MARA,
-                                "POST",
-                                "/api/ledger/" + car + "/payments",
-                                Map.of("amount", 10, "note", "at hand"))
+        assertThat(call(MARA, "POST", "/api/ledger/" + car + "/payments", Map.of("amount", 10, "note", "at hand"))
                         .status())
                 .isEqualTo(204);
         assertThat(call(
@@ -75,8 +70,20 @@ class WhoSeesWhatTest extends ServerTest {
                                 "POST",
                                 "/api/ledger/" + car + "/changes",
                                 Map.of(
-                                        "title", "A dearer wing", "note", "", "hours", 1, "skill", "fit", "gate", "EVENT",
-                                        "parts", 10, "outwork", 0))
+                                        "title",
+                                        "A dearer wing",
+                                        "note",
+                                        "",
+                                        "hours",
+                                        1,
+                                        "skill",
+                                        "fit",
+                                        "gate",
+                                        "EVENT",
+                                        "parts",
+                                        10,
+                                        "outwork",
+                                        0))
                         .status())
                 .isEqualTo(200);
         assertThat(journal(MARA)).anyMatch(s -> s.contains("payment")).anyMatch(s -> s.contains("A dearer wing"));
@@ -93,12 +100,13 @@ class WhoSeesWhatTest extends ServerTest {
     /** Pages follow on each other without a gap and without a line twice. */
     @Test
     void theJournalHasPages() throws Exception {
-        List<String> whole = values(call(MARA, "GET", "/api/journal?most=30", null).body(), "id");
+        List<String> whole =
+                values(call(MARA, "GET", "/api/journal?most=30", null).body(), "id");
         List<String> pages = new ArrayList<>();
         while (pages.size() < whole.size()) {
             String before = pages.isEmpty() ? "" : "&before=" + pages.get(pages.size() - 1);
-            List<String> page =
-                    values(call(MARA, "GET", "/api/journal?most=7" + before, null).body(), "id");
+            List<String> page = values(
+                    call(MARA, "GET", "/api/journal?most=7" + before, null).body(), "id");
             if (page.isEmpty()) {
                 break;
             }

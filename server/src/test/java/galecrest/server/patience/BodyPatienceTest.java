@@ -71,7 +71,8 @@ class BodyPatienceTest {
     }
 
     private Socket send(int promised, String sent) throws Exception {
-        Socket socket = new Socket(InetAddress.getLoopbackAddress(), tomcat.getConnector().getLocalPort());
+        Socket socket = new Socket(
+                InetAddress.getLoopbackAddress(), tomcat.getConnector().getLocalPort());
         open.add(socket);
         socket.setSoTimeout(10_000);
         socket.getOutputStream()
