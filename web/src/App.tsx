@@ -1,39 +1,45 @@
 import { Loader } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
+import { Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
+import { room } from './ui/room'
 import { LogIn } from './access/LogIn'
-import { Welcome } from './access/Welcome'
 import { BoardContext, useBoardQuery } from './api/board'
 import { client, dataOf, type Schemas } from './api/client'
-import { BuildRoom } from './builds/BuildRoom'
-import { MyDay } from './day/MyDay'
-import { Runway } from './runway/Runway'
-import { ShopRoom } from './shop/ShopRoom'
-import { CustomerPage } from './customer/CustomerPage'
-import { DeskRoom } from './desk/DeskRoom'
-import { EventsRoom } from './events/EventsRoom'
-import { GaugesRoom } from './gauges/GaugesRoom'
-import { Wall } from './wall/Wall'
-import { RehearsalRoom } from './rehearse/RehearsalRoom'
-import { RollOutRoom } from './rollout/RollOutRoom'
-import { LedgerRoom } from './ledger/LedgerRoom'
 import { CallButton } from './domain/CallButton'
 import { OfferLine } from './domain/OnOffer'
 import { speak } from './format/time'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
-import { Walkround } from './walkround/Walkround'
 import layout from './ui/layout.module.css'
+
+// Each room comes when somebody goes there: a phone need not carry the whole shop.
+const BuildRoom = room(() => import('./builds/BuildRoom').then((m) => m.BuildRoom))
+const Runway = room(() => import('./runway/Runway').then((m) => m.Runway))
+const ShopRoom = room(() => import('./shop/ShopRoom').then((m) => m.ShopRoom))
+const CustomerPage = room(() => import('./customer/CustomerPage').then((m) => m.CustomerPage))
+const DeskRoom = room(() => import('./desk/DeskRoom').then((m) => m.DeskRoom))
+const EventsRoom = room(() => import('./events/EventsRoom').then((m) => m.EventsRoom))
+const GaugesRoom = room(() => import('./gauges/GaugesRoom').then((m) => m.GaugesRoom))
+const Wall = room(() => import('./wall/Wall').then((m) => m.Wall))
+const RehearsalRoom = room(() => import('./rehearse/RehearsalRoom').then((m) => m.RehearsalRoom))
+const RollOutRoom = room(() => import('./rollout/RollOutRoom').then((m) => m.RollOutRoom))
+const LedgerRoom = room(() => import('./ledger/LedgerRoom').then((m) => m.LedgerRoom))
+const Walkround = room(() => import('./walkround/Walkround').then((m) => m.Walkround))
+const MyDay = room(() => import('./day/MyDay').then((m) => m.MyDay))
+const Welcome = room(() => import('./access/Welcome').then((m) => m.Welcome))
 
 /** The page of a customer, or the shop. */
 export function App() {
   return (
-    <Routes>
-      <Route path="/c/:token" element={<CustomerPage />} />
-      <Route path="/welcome/:token" element={<Welcome />} />
-      <Route path="/wall/:token" element={<Wall />} />
-      <Route path="*" element={<Shop />} />
-    </Routes>
+    <Suspense fallback={<Waiting />}>
+      <Routes>
+        <Route path="/c/:token" element={<CustomerPage />} />
+        <Route path="/welcome/:token" element={<Welcome />} />
+        <Route path="/wall/:token" element={<Wall />} />
+        <Route path="*" element={<Shop />} />
+      </Routes>
+    </Suspense>
   )
 }
 
@@ -64,20 +70,22 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
   return (
     <BoardContext value={board.data}>
       <Frame account={account} onOffer={(change) => <OfferLine change={change} />} tools={<CallButton />}>
-        <Routes>
-          <Route path="/day" element={<MyDay account={account} />} />
-          <Route path="/walk" element={<Walkround account={account} />} />
-          <Route path="/runway" element={<Runway account={account} />} />
-          <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
-          <Route path="/desk" element={<DeskRoom account={account} />} />
-          <Route path="/build/:id?" element={<BuildRoom account={account} />} />
-          <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
-          <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
-          <Route path="/events/:id?" element={<EventsRoom account={account} />} />
-          <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
-          <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
-          <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />
-        </Routes>
+        <Suspense fallback={<Waiting />}>
+          <Routes>
+            <Route path="/day" element={<MyDay account={account} />} />
+            <Route path="/walk" element={<Walkround account={account} />} />
+            <Route path="/runway" element={<Runway account={account} />} />
+            <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
+            <Route path="/desk" element={<DeskRoom account={account} />} />
+            <Route path="/build/:id?" element={<BuildRoom account={account} />} />
+            <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
+            <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
+            <Route path="/events/:id?" element={<EventsRoom account={account} />} />
+            <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
+            <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
+            <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />
+          </Routes>
+        </Suspense>
       </Frame>
     </BoardContext>
   )

@@ -33,7 +33,7 @@ class FirstManager implements SmartInitializingSingleton {
         if (!username.isBlank() && accounts.none()) {
             accounts.saveFirst(new Account(username, username, Role.MANAGER, null), password);
             LOG.info("Made the account {}; change its password after signing in.", username);
-        } else if (accounts.none() && !environment.matchesProfiles("demo", "contract")) {
+        } else if (!environment.matchesProfiles("demo", "contract") && accounts.none()) {
             LOG.warn("Nobody can sign in: there is no account yet. Start once with GALECREST_FIRST_MANAGER=<name> and"
                     + " GALECREST_FIRST_PASSWORD=<10 characters or more> in the environment.");
         }
