@@ -24,6 +24,11 @@ public class FormRules {
     /** Longest text of a field that does not say a length of its own, in characters. */
     static final int LONGEST_TEXT = 4_000;
 
+    /** What names a row is a good deal shorter. */
+    private static final int LONGEST_ID = 64;
+    /** More of one kind in one form than anybody enters. */
+    private static final int MOST_OF_LIST = 5_000;
+
     private static final Instant FIRST = Instant.EPOCH;
     private static final Instant LAST = Instant.parse("2200-01-01T00:00:00Z");
 
@@ -49,6 +54,8 @@ public class FormRules {
                 || value instanceof LocalDate day
                         && !reasonable(day.atStartOfDay().toInstant(ZoneOffset.UTC))) {
             problems.add(new Problem(field, "This is too far off: years from 1970 to 2199 are taken."));
+        } else if (value instanceof List<?> list && list.size() > MOST_OF_LIST) {
+            problems.add(new Problem(field, "These are too many: up to " + MOST_OF_LIST + " are taken at once."));
         } else if (value instanceof List<?> list) {
             for (int i = 0; i < list.size(); i++) {
                 look(within(field, String.valueOf(i)), list.get(i), longest, problems);
@@ -59,19 +66,33 @@ public class FormRules {
     }
 
     private static void lookAtText(String field, String text, int longest, List<Problem> problems) {
-        if (text.indexOf('\0') >= 0) {
+        if (!canBeKept(text)) {
             problems.add(new Problem(field, "This holds a character that cannot be kept."));
         } else if (text.length() > longest) {
             problems.add(new Problem(field, "This is too long: up to " + longest + " characters are kept."));
         }
     }
 
+    /** No zero character and no half of a pair: neither is text (Unicode 15, 3.9), and the database takes neither. */
+    private static boolean canBeKept(String text) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            boolean pair = Character.isHighSurrogate(c)
+                    && i + 1 < text.length()
+                    && Character.isLowSurrogate(text.charAt(i + 1));
+            if (c == 0 || Character.isSurrogate(c) && !pair) {
+                return false;
+            }
+            i += pair ? 1 : 0;
+        }
+        return true;
+    }
+
     private void lookAtRecord(String field, Record form, List<Problem> problems) {
         for (RecordComponent component : form.getClass().getRecordComponents()) {
             Object its = its(form, component);
             if (its != null || !component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
-                boolean ownLength = component.getAccessor().isAnnotationPresent(Size.class);
-                look(within(field, component.getName()), its, ownLength ? Integer.MAX_VALUE : LONGEST_TEXT, problems);
+                look(within(field, component.getName()), its, longest(component), problems);
             }
         }
         validator.validate(form).stream()
@@ -80,6 +101,14 @@ public class FormRules {
                 .map(v -> new Problem(within(field, path(v)), v.getMessage()))
                 .distinct()
                 .forEach(problems::add);
+    }
+
+    private static int longest(RecordComponent component) {
+        if (component.getAccessor().isAnnotationPresent(Size.class)) {
+            return Integer.MAX_VALUE;
+        }
+        String name = component.getName();
+        return name.equals("id") || name.endsWith("Id") || name.endsWith("Ids") ? LONGEST_ID : LONGEST_TEXT;
     }
 
     private static String path(ConstraintViolation<?> violation) {

@@ -43,6 +43,9 @@ import org.springframework.stereotype.Service;
 /** Doing the work: starting, pausing, holding and finishing it, with the hours of those who were on it. */
 @Service
 public class ProgressService {
+    /** What a part is called that is made a line of the words of a hold. */
+    private static final int LONGEST_PART = 200;
+
     /** What needs longer than this yet is another job. */
     private static final Minutes MOST_MORE = Minutes.ofHours(80);
 
@@ -310,7 +313,8 @@ public class ProgressService {
         if (form.reason() != ReasonTag.PART || !head.kind().equals("JOB")) {
             return null;
         }
-        String name = form.note().strip();
+        String said = form.note().strip();
+        String name = said.substring(0, Math.min(said.length(), LONGEST_PART));
         return parts.openNamed(head.buildId(), name)
                 .orElseGet(() -> parts.wanted(
                         head.buildId(), name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1), head.id()));

@@ -152,9 +152,11 @@ class BadInputTest extends ServerTest {
     void wrongJobSheets() throws Exception {
         assertThat(preview(utf8("ref,job\na,Weld tab\n")).at("line 1, likely_min, crew"))
                 .contains("missing");
-        assertThat(preview("job,likely_min,crew\nVorderachse prüfen,30,fit\n".getBytes(StandardCharsets.ISO_8859_1))
-                        .at("file"))
-                .contains("UTF-8");
+        assertThat(preview("job;likely_min;crew\nVorderachse prüfen;30;fit\n".getBytes(StandardCharsets.ISO_8859_1))
+                        .body()
+                        .toString())
+                .as("as a spreadsheet saves it")
+                .contains("Vorderachse prüfen");
         assertThat(preview(utf8("job,likely_min,crew\nJuggle,30,juggling\n")).at("line 2, crew"))
                 .contains("Nobody in the shop has the skill \"juggling\"");
         assertThat(preview(utf8("job,likely_min,crew\n\"Weld tab,30,weld\n")).at("file"))

@@ -50,9 +50,9 @@ class StrictJsonTest extends ServerTest {
 
     @Test
     void aTextEndsAndIsText() throws Exception {
-        refused(422, "POST", "/api/supplies", SUPPLY.formatted("x".repeat(4001)), "Up to 4000 characters");
-        refused(422, "POST", "/api/supplies", SUPPLY.formatted("\\ud83d half a pair"), "cannot be written");
-        refused(422, "POST", "/api/supplies", SUPPLY.formatted("zero \\u0000"), "cannot be written");
+        refused(422, "POST", "/api/supplies", SUPPLY.formatted("x".repeat(4001)), "up to 4000 characters");
+        refused(422, "POST", "/api/supplies", SUPPLY.formatted("\\ud83d half a pair"), "cannot be kept");
+        refused(422, "POST", "/api/supplies", SUPPLY.formatted("zero \\u0000"), "cannot be kept");
         refused(422, "POST", "/api/supplies", SUPPLY.formatted("x".repeat(300)), "Too long");
         refused(400, "POST", "/api/supplies", SUPPLY.formatted("x".repeat(3_000_000)), "read");
     }
@@ -64,7 +64,7 @@ class StrictJsonTest extends ServerTest {
                 "POST",
                 "/api/pins",
                 "{\"workId\":\"" + "1".repeat(1_000_000) + "\",\"kind\":\"NOT_BEFORE\"}",
-                "Up to 64 characters");
+                "up to 64 characters");
         assertThat(mvc.perform(request(HttpMethod.GET, "/api/parts/" + "p".repeat(5000))
                                 .cookie(session(MARA)))
                         .andReturn()
