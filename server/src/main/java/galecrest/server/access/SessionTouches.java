@@ -15,7 +15,7 @@ class SessionTouches {
             update %TABLE_NAME% s
             set session_id = v.session_id, last_access_time = v.last_access, max_inactive_interval = v.inactive,
                 expiry_time = v.expiry, principal_name = v.principal
-            from (values (?::text, ?::bigint, ?::int, ?::bigint, ?::text, ?::text))
+            from (values (?::char(36), ?::bigint, ?::int, ?::bigint, ?::varchar, ?::char(36)))
                 v (session_id, last_access, inactive, expiry, principal, primary_id)
             where s.primary_id = v.primary_id
                 and (s.last_access_time < v.last_access - 60000 or s.session_id <> v.session_id

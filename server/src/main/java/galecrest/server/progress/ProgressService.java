@@ -20,6 +20,7 @@ import galecrest.core.work.WorkId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
+import galecrest.server.access.Role;
 import galecrest.server.gate.GateService;
 import galecrest.server.gauge.MeasurementService;
 import galecrest.server.journal.Journal;
@@ -111,6 +112,7 @@ public class ProgressService {
                 throw new ValidationException(
                         "start", head.name() + " cannot be started: it is done, or nothing the shop does.");
             }
+            notBeforeTheCustomersYes(head);
             ShopSnapshot shop = plans.shopWithinChange();
             job(shop, id).filter(ProgressService::goesOn).ifPresent(job -> {
                 String on = job.started().orElseThrow().by().stream()
@@ -320,10 +322,20 @@ public class ProgressService {
                         head.buildId(), name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1), head.id()));
     }
 
+    /** What the customer is to say yes to goes ahead without it only where somebody decides so who answers for it. */
+    private void notBeforeTheCustomersYes(WorkSummary head) {
+        if (who.account().role() == Role.HAND && works.waitsForCustomer(head.id())) {
+            throw new ValidationException(
+                    "start",
+                    head.name() + " waits for the customer's yes. Ask a lead whether it goes ahead all the same.");
+        }
+    }
+
     @AnyHand
     public void release(String id) {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
+            notBeforeTheCustomersYes(head);
             return works.release(id) ? "released " + head.name() : null;
         });
     }

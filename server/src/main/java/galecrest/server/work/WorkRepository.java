@@ -385,6 +385,21 @@ public class WorkRepository {
                 .update();
     }
 
+    /** Whether a finding waits for the customer's yes. */
+    public boolean waitsForCustomer(String id) {
+        return db.sql("select asks_customer and hold_reason is not distinct from 'DECIDE' from work where id = :id")
+                .param("id", id)
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** Ends a hold for a decision; another stays. */
+    void decided(String id) {
+        db.sql("""
+                        update work set hold_reason = null, hold_note = null, hold_until = null
+                        where id = :id and hold_reason = 'DECIDE'""").param("id", id).update();
+    }
+
     void asksCustomer(String id) {
         db.sql("update work set asks_customer = true where id = :id")
                 .param("id", id)

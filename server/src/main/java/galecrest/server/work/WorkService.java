@@ -66,7 +66,7 @@ public class WorkService {
 
     /** Lets work go ahead that waited for a decision, within the change that is open. */
     public void goesAhead(String id) {
-        works.release(id);
+        works.decided(id);
     }
 
     /** What the customer reads instead of the name of a piece of work; blank for nothing of their own. */

@@ -241,4 +241,39 @@ class FindingForCustomerTest extends ServerTest {
     private String page(String path) throws Exception {
         return mvc.perform(get(path)).andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
     }
+
+    /** Neither a hand's start nor its release goes round the customer; a lead may decide so. */
+    @Test
+    void aHandDoesNotGoRoundTheCustomer() throws Exception {
+        goesAheadUpTo(200);
+        String work = found(BO, "found " + RAW + ", 6 h");
+        for (String way : new String[] {"start", "release"}) {
+            Answer refused = call(BO, "POST", "/api/works/" + work + "/" + way, null);
+            assertThat(refused.at("start")).as(way).contains("customer's yes");
+        }
+        assertThat(call(SEF, "POST", "/api/works/" + work + "/release", null).status())
+                .isEqualTo(204);
+        assertThat(find("works", "id", work).get("hold")).isNull();
+        undo(SEF, 1);
+        undo(BO, 1);
+        undo(MARA, 1);
+    }
+
+    /** A yes lifts what waited for it, and nothing that somebody has said since. */
+    @Test
+    void aYesLeavesAnotherHold() throws Exception {
+        goesAheadUpTo(200);
+        String work = found(BO, "found " + RAW + ", 6 h");
+        String order = putToCustomer(work);
+        assertThat(call(SEF, "POST", "/api/works/" + work + "/hold", Map.of("reason", "PART", "note", "the loom tape"))
+                        .status())
+                .isEqualTo(204);
+        decide(order, true);
+        assertThat(find("works", "id", work).at("/hold/reason").asText()).isEqualTo("PART");
+        undo(MARA, 1);
+        undo(SEF, 1);
+        undo(MARA, 1);
+        undo(BO, 1);
+        undo(MARA, 1);
+    }
 }
