@@ -46,3 +46,6 @@ begin
     end loop;
     return null;
 end $$;
+
+-- What was done since yesterday is counted for every board.
+create index work_done_at on work (done_at);
