@@ -60,7 +60,8 @@ export function MomentField({ value = '', onChange, error, ...rest }: Props) {
           ref={input}
           data-moment={value}
           value={typed ?? sayMoment(value, now, zone)}
-          error={unread ? `Not understood. ${MOMENT_HINT}` : error}
+          // What was wrong goes as soon as it is written anew, and not under the click that leaves the field.
+          error={unread ? `Not understood. ${MOMENT_HINT}` : typed === undefined ? error : undefined}
           description={understood && typed ? `= ${sayMoment(understood, now, zone)}` : rest.description}
           inputWrapperOrder={['label', 'input', 'description', 'error']}
           // What is understood floats: were it to take room, a button would move away from under the click that leaves.

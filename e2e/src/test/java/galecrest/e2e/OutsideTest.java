@@ -23,7 +23,9 @@ class OutsideTest extends BrowserTest {
         assertThat(asked).containsText("not put to the customer yet");
         asked.getByText("Price it and ask").click();
         assertThat(mara.getByLabel("What the customer reads")).hasValue("Rust repair: boot floor");
-        mara.getByLabel("Parts", new Page.GetByLabelOptions().setExact(true)).fill("60");
+        mara.getByRole(AriaRole.DIALOG)
+                .getByLabel("Parts", new Locator.GetByLabelOptions().setExact(true))
+                .fill("60");
         button(mara, "What would it cost, and which dates?").click();
         assertThat(region(mara, "What it costs")).containsText("500.00 EUR");
         button(mara, "Put it to the customer").click();
