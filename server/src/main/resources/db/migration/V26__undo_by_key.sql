@@ -49,3 +49,8 @@ end $$;
 
 -- What was done since yesterday is counted for every board.
 create index work_done_at on work (done_at);
+
+-- Whom a change concerns is told by these of its rows.
+create index change_row_concerns on change_row (change_id, table_name)
+    where table_name in ('payment', 'estimate', 'account', 'invitation', 'customer_link', 'change_order', 'vendor_offer',
+        'vendor_slot');

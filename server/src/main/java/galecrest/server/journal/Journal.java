@@ -64,15 +64,19 @@ public class Journal {
         MANAGERS
     }
 
-    /** Whom the change {@code c} concerns, by the tables it wrote. */
-    private static final String CONCERNS = """
-            case
-                when exists (select 1 from change_row r where r.change_id = c.id
-                    and r.table_name in ('payment', 'estimate', 'account', 'invitation', 'customer_link')) then 'MANAGERS'
-                when exists (select 1 from change_row r where r.change_id = c.id
-                    and r.table_name in ('change_order', 'vendor_offer', 'vendor_slot')) then 'LEADS'
-                else 'ALL'
-            end as concerns""";
+    /** Whom the change {@code c} concerns, by the tables it wrote, and what undid it; looked up line by line. */
+    private static final String LOOKED_UP = """
+             left join lateral (
+                select case
+                    when bool_or(r.table_name in ('payment', 'estimate', 'account', 'invitation', 'customer_link')) then 'MANAGERS'
+                    when count(*) > 0 then 'LEADS'
+                    else 'ALL' end as concerns
+                from change_row r
+                where r.change_id = c.id and r.table_name in ('payment', 'estimate', 'account', 'invitation', 'customer_link',
+                    'change_order', 'vendor_offer', 'vendor_slot')) k on true
+             left join lateral (select id from change u where u.undoes = c.id limit 1) u on true
+             left join lateral (select draft from change o where o.id = c.undoes limit 1) o on true
+            """;
 
     /** Runs a change that the summary describes, in the words of "Mara: …". */
     public <T> T change(String summary, Supplier<T> change) {
@@ -258,15 +262,14 @@ public class Journal {
      * @param before only lines of before that one
      */
     public List<Entry> latest(Role role, long before, int most) {
-        return db.sql("select * from (select c.id, c.at, c.actor, c.summary, u.id is not null as undone,"
-                        + " c.undoes is not null as undoes, c.draft or coalesce(o.draft, false) as draft, " + CONCERNS
-                        + """
-
-                        from change c left join change u on u.undoes = c.id left join change o on o.id = c.undoes
+        return db.sql(
+                        "select c.id, c.at, c.actor, c.summary, u.id is not null as undone, c.undoes is not null as undoes,"
+                                + " c.draft or coalesce(o.draft, false) as draft, k.concerns from change c" + LOOKED_UP
+                                + """
                         where c.id < :before
-                        order by c.id desc) line
-                        where :manager or line.concerns <> 'MANAGERS' and (:lead or line.concerns = 'ALL' and not line.draft)
-                        order by id desc
+                            and (:manager or k.concerns <> 'MANAGERS')
+                            and (:lead or k.concerns = 'ALL' and not (c.draft or coalesce(o.draft, false)))
+                        order by c.id desc
                         limit :most""")
                 .param("before", before)
                 .param("most", most)
@@ -278,8 +281,8 @@ public class Journal {
 
     public List<Entry> after(long id) {
         return db.sql("select c.id, c.at, c.actor, c.summary, false as undone, c.undoes is not null as undoes,"
-                        + " c.draft or coalesce(o.draft, false) as draft, " + CONCERNS
-                        + " from change c left join change o on o.id = c.undoes where c.id > :id order by c.id")
+                        + " c.draft or coalesce(o.draft, false) as draft, k.concerns from change c" + LOOKED_UP
+                        + " where c.id > :id order by c.id")
                 .param("id", id)
                 .query(Entry.class)
                 .list();
