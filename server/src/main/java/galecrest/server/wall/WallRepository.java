@@ -46,6 +46,13 @@ class WallRepository {
                 > 0;
     }
 
+    /** Builds that hold work without a car. */
+    List<String> noCars() {
+        return db.sql("select id from build where body = 'NONE'")
+                .query(String.class)
+                .list();
+    }
+
     /** What comes in between those moments: parts on their way, and cars and things that are with others. */
     List<WallResponse.WallArrivalResponse> arrivals(Instant from, Instant to) {
         return db.sql("""

@@ -29,6 +29,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -106,6 +107,7 @@ class WallService {
         Instant tomorrow =
                 now.atZone(zone).toLocalDate().plusDays(1).atStartOfDay(zone).toInstant();
         ReasonText words = new ReasonText(shop);
+        Set<String> noCars = Set.copyOf(record.noCars());
         return new WallResponse(
                 told.change(),
                 names.shop(),
@@ -116,7 +118,7 @@ class WallService {
                 record.arrivals(
                         now.atZone(zone).toLocalDate().atStartOfDay(zone).toInstant(), tomorrow),
                 shop.builds().stream()
-                        .filter(b -> !b.isParked(now))
+                        .filter(b -> !b.isParked(now) && !noCars.contains(b.id().value()))
                         .map(b -> car(b, shop, told.plan()))
                         .toList(),
                 journal.latest(Role.HAND, Long.MAX_VALUE, MOST_NEWS).stream()
