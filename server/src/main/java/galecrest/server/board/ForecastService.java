@@ -33,10 +33,10 @@ public class ForecastService {
 
     @LeadOrManager
     public ForecastResponse ahead() {
-        return reckoned();
+        return workedOut();
     }
 
-    private synchronized ForecastResponse reckoned() {
+    private synchronized ForecastResponse workedOut() {
         PlanService.Current current = plans.current();
         ForecastResponse last = known;
         if (last != null
@@ -78,7 +78,7 @@ public class ForecastService {
     @AnyHand
     public List<String> couldStart() {
         String mine = who.account().personId();
-        return reckoned().ready().stream()
+        return workedOut().ready().stream()
                 .filter(r -> r.personId().equals(mine))
                 .flatMap(r -> r.works().stream())
                 .map(ReadyWork::workId)
