@@ -36,16 +36,16 @@ public record Stretch(
         double hours,
         LocalDate weekFrom,
         List<String> warnings) {
-    private static final double MINUTES_AN_HOUR = 60;
+    private static final int MINUTES_AN_HOUR = 60;
     private static final int WEEK = 7;
 
     public Stretch {
         warnings = List.copyOf(warnings);
     }
 
-    /** What a person does on which day. */
+    /** What a person does on which day; whole minutes, so that just as much as the house has is not more than it. */
     private static final class Days {
-        private final Map<LocalDate, Double> hours = new TreeMap<>();
+        private final Map<LocalDate, Long> minutes = new TreeMap<>();
         private final TreeSet<LocalDate> nights = new TreeSet<>();
     }
 
@@ -68,9 +68,9 @@ public record Stretch(
         shop.people().forEach(person -> {
             Days days = all.get(person.id());
             if (days != null) {
-                days.hours.keySet().removeIf(d -> d.isBefore(from) || d.isAfter(to));
+                days.minutes.keySet().removeIf(d -> d.isBefore(from) || d.isAfter(to));
                 days.nights.removeIf(d -> d.isBefore(from) || d.isAfter(to));
-                if (!days.hours.isEmpty()) {
+                if (!days.minutes.isEmpty()) {
                     stretches.add(of(person.id(), days, rule));
                 }
             }
@@ -84,7 +84,7 @@ public record Stretch(
             LocalDate day = start.toLocalDate();
             Instant midnight = day.plusDays(1).atStartOfDay(zone).toInstant();
             Instant end = at.to().isBefore(midnight) ? at.to() : midnight;
-            days.hours.merge(day, Duration.between(start.toInstant(), end).toMinutes() / MINUTES_AN_HOUR, Double::sum);
+            days.minutes.merge(day, Duration.between(start.toInstant(), end).toMinutes(), Long::sum);
             if (end.isAfter(day.atTime(StretchRule.LATE, 0).atZone(zone).toInstant())) {
                 days.nights.add(day);
             }
@@ -96,7 +96,7 @@ public record Stretch(
     private static void away(Days days, Span away, ZoneId zone, StretchRule rule) {
         LocalDate last = away.to().minusMillis(1).atZone(zone).toLocalDate();
         for (LocalDate day = away.from().atZone(zone).toLocalDate(); !day.isAfter(last); day = day.plusDays(1)) {
-            days.hours.merge(day, (double) rule.eventHours(), Math::max);
+            days.minutes.merge(day, (long) rule.eventHours() * MINUTES_AN_HOUR, Math::max);
             if (day.isBefore(last)) {
                 days.nights.add(day);
             }
@@ -117,18 +117,24 @@ public record Stretch(
         return longest;
     }
 
+    /** To a tenth, upwards: what is too long by a minute does not read as the limit itself. */
+    private static String said(long minutes) {
+        long tenths = (minutes * 10 + MINUTES_AN_HOUR - 1) / MINUTES_AN_HOUR;
+        return tenths / 10 + (tenths % 10 == 0 ? "" : "." + tenths % 10);
+    }
+
     private static Stretch of(PersonId person, Days days, StretchRule rule) {
-        Run run = longest(days.hours.keySet());
+        Run run = longest(days.minutes.keySet());
         int nights = longest(days.nights).days();
         LocalDate weekFrom = run.first();
-        double hours = 0;
-        for (LocalDate first : days.hours.keySet()) {
-            double sum = 0;
+        long minutes = 0;
+        for (LocalDate first : days.minutes.keySet()) {
+            long sum = 0;
             for (int i = 0; i < WEEK; i++) {
-                sum += days.hours.getOrDefault(first.plusDays(i), 0.0);
+                sum += days.minutes.getOrDefault(first.plusDays(i), 0L);
             }
-            if (sum > hours) {
-                hours = sum;
+            if (sum > minutes) {
+                minutes = sum;
                 weekFrom = first;
             }
         }
@@ -139,8 +145,9 @@ public record Stretch(
         if (nights > rule.mostNights()) {
             warnings.add(nights + " nights in a row; the house has " + rule.mostNights() + " at most.");
         }
-        if (hours > rule.mostHours()) {
-            warnings.add(Math.round(hours) + " h in seven days; the house has " + rule.mostHours() + " at most.");
+        double hours = (double) minutes / MINUTES_AN_HOUR;
+        if (minutes > (long) rule.mostHours() * MINUTES_AN_HOUR) {
+            warnings.add(said(minutes) + " h in seven days; the house has " + rule.mostHours() + " at most.");
         }
         return new Stretch(person, run.first(), run.days(), nights, hours, weekFrom, warnings);
     }
