@@ -88,7 +88,9 @@ class StretchTest {
             }
             assertThat(stretch.hours()).isCloseTo(fullest / 60.0, within(1e-9));
             assertThat(stretch.warnings())
-                    .hasSize((stretch.days() > 3 ? 1 : 0) + (stretch.nights() > 1 ? 1 : 0) + (fullest > 30 * 60 ? 1 : 0));
+                    .hasSize((stretch.days() > 3 ? 1 : 0)
+                            + (stretch.nights() > 1 ? 1 : 0)
+                            + (fullest > 30 * 60 ? 1 : 0));
         }
         assertThat(stretches).extracting(Stretch::person).doesNotHaveDuplicates();
     }
