@@ -5,10 +5,11 @@ import { Navigate, Route, Routes } from 'react-router'
 import { room } from './ui/room'
 import { LogIn } from './access/LogIn'
 import { BoardContext, useBoardQuery } from './api/board'
-import { client, dataOf, type Schemas } from './api/client'
+import { AGAIN_MILLIS, client, dataOf, type Schemas } from './api/client'
 import { CallButton } from './domain/CallButton'
 import { OfferLine } from './domain/OnOffer'
 import { speak } from './format/time'
+import { AwayBanner } from './ui/AwayBanner'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
 import layout from './ui/layout.module.css'
@@ -33,6 +34,7 @@ const Welcome = room(() => import('./access/Welcome').then((m) => m.Welcome))
 export function App() {
   return (
     <Suspense fallback={<Waiting />}>
+      <AwayBanner />
       <Routes>
         <Route path="/c/:token" element={<CustomerPage />} />
         <Route path="/welcome/:token" element={<Welcome />} />
@@ -45,10 +47,15 @@ export function App() {
 
 /** The log-in, or the rooms of who is signed in. */
 function Shop() {
-  const me = useQuery({ queryKey: ['me'], queryFn: () => dataOf(client.GET('/api/me')), staleTime: Infinity })
+  const me = useQuery({
+    queryKey: ['me'],
+    queryFn: () => dataOf(client.GET('/api/me')),
+    staleTime: Infinity,
+    refetchInterval: (query) => (query.state.error ? AGAIN_MILLIS : false),
+  })
   if (me.isPending) return <Waiting />
-  if (me.isError)
-    return <Nothing title="The server cannot be reached" text="It may be starting. This page tries again." />
+  if (!me.data)
+    return <Nothing title="Nobody answers yet" text="It may be starting. This page tries again." />
   return me.data.account ? <Rooms account={me.data.account} /> : <LogIn demo={me.data.demoLogins} />
 }
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo } from 'react'
-import { client, dataOf, type Schemas } from './client'
+import { AGAIN_MILLIS, client, dataOf, isAwayError, type Schemas } from './client'
 import type { PushedNews } from './live'
 import { applyNews } from './news'
 
@@ -70,7 +70,7 @@ export function useBoardQuery() {
     },
     // News leave what did not change as it was; comparing a large board again would find nothing.
     structuralSharing: false,
-    refetchInterval: REFETCH_MILLIS,
+    refetchInterval: (query) => (isAwayError(query.state.error) ? AGAIN_MILLIS : REFETCH_MILLIS),
   })
   const data = useMemo(() => (query.data ? indexed(query.data) : undefined), [query.data])
   // Only what is read here draws anew: that a fetch has begun or ended does not.

@@ -25,7 +25,8 @@ describe('what went wrong', () => {
 
   it('is told without words of the server too', () => {
     expect(problemOf(401, undefined).message).toBe('You are signed out.')
-    expect(problemOf(502, '<html>').message).toBe('The server answered 502.')
+    expect(problemOf(500, '<html>').message).toBe('The server answered 500.')
+    expect(problemOf(502, '<html>').message).toMatch(/The server cannot be reached/)
     expect(atFields(problemOf(502, null), () => undefined)).toBe(false)
   })
 

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { act, renderHook } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { useAway } from './away'
 import { useLive } from './live'
 
 /** A stream of events whose server is the test. */
@@ -41,14 +42,15 @@ describe('live news', () => {
 
   const listening = () => {
     const heard: string[] = []
-    const hook = renderHook(() =>
+    const hook = renderHook(() => {
       useLive(
         (change) => heard.push(`${change.actor} ${change.summary}`),
         () => heard.push('back'),
         () => heard.push('thought'),
         (pushed) => heard.push(`news since ${pushed.since}`),
-      ),
-    )
+      )
+      return useAway()?.what
+    })
     return { heard, ...hook }
   }
 
@@ -59,16 +61,42 @@ describe('live news', () => {
     stream(0).say('news', { since: 'e1', news: {} })
     stream(0).say('thought')
     expect(heard).toEqual(['Mara pinned Load', 'news since e1', 'thought'])
-    expect(result.current).toBe(true)
+    expect(result.current).toBeUndefined()
+  })
+
+  it('say that the database is away, and when it is back', () => {
+    const { heard, result } = listening()
+    stream(0).say('hello')
+    stream(0).say('away')
+    expect(result.current).toBe('database')
+    stream(0).say('beat')
+    expect(result.current).toBe('database')
+    stream(0).say('hello')
+    expect(result.current).toBeUndefined()
+    expect(heard).toEqual(['back'])
+  })
+
+  it('are opened anew where nothing at all was heard for too long', () => {
+    const { result } = listening()
+    stream(0).say('hello')
+    act(() => void vi.advanceTimersByTime(15_000))
+    stream(0).say('beat')
+    act(() => void vi.advanceTimersByTime(15_000))
+    expect(result.current).toBeUndefined()
+    act(() => void vi.advanceTimersByTime(6_000))
+    expect(result.current).toBe('server')
+    expect(Stream.all).toHaveLength(2)
+    stream(1).say('hello')
+    expect(result.current).toBeUndefined()
   })
 
   it('say that the connection is lost, and ask for all that was missed when it is back', () => {
     const { heard, result } = listening()
     stream(0).say('hello')
     stream(0).lose(false)
-    expect(result.current).toBe(false)
+    expect(result.current).toBe('server')
     stream(0).say('hello')
-    expect(result.current).toBe(true)
+    expect(result.current).toBeUndefined()
     expect(heard).toEqual(['back'])
     expect(Stream.all).toHaveLength(1)
   })

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef } from 'react'
+import { isAway, isBack } from './away'
 import type { Schemas } from './client'
 
 /** What every screen hears of a change. */
@@ -20,15 +21,16 @@ export interface PushedNews {
 
 /** A closed connection is opened again after this long. */
 const RETRY_MILLIS = 1_000
+/** The server gives a sign of life every five seconds; one that gave none for so long is lost. */
+const SILENT_MILLIS = 20_000
 
-/** Listens to changes; heals by itself. Returns whether the connection stands. */
+/** Listens to changes, and to whether the server and its database are there; heals by itself. */
 export function useLive(
   onChange: (change: LiveChange) => void,
   onBack: () => void,
   onThought: () => void,
   onNews: (pushed: PushedNews) => void,
-): boolean {
-  const [connected, setConnected] = useState(true)
+) {
   const change = useRef(onChange)
   const back = useRef(onBack)
   const thought = useRef(onThought)
@@ -42,14 +44,36 @@ export function useLive(
   useEffect(() => {
     let source: EventSource | undefined
     let timer: number | undefined
+    let silent: number | undefined
     let lost = false
+    const again = () => {
+      source?.close()
+      window.clearTimeout(timer)
+      timer = window.setTimeout(open, RETRY_MILLIS)
+    }
+    const heard = () => {
+      window.clearTimeout(silent)
+      silent = window.setTimeout(() => {
+        lost = true
+        isAway('server')
+        again()
+      }, SILENT_MILLIS)
+    }
     const open = () => {
       source = new EventSource('/api/live')
+      heard()
       source.addEventListener('hello', () => {
-        setConnected(true)
+        heard()
+        isBack()
         if (lost) back.current()
         lost = false
       })
+      source.addEventListener('away', () => {
+        heard()
+        lost = true
+        isAway('database')
+      })
+      source.addEventListener('beat', heard)
       source.addEventListener('change', (event) =>
         change.current(JSON.parse((event as MessageEvent<string>).data) as LiveChange),
       )
@@ -59,15 +83,15 @@ export function useLive(
       source.addEventListener('thought', () => thought.current())
       source.onerror = () => {
         lost = true
-        setConnected(false)
-        if (source?.readyState === EventSource.CLOSED) timer = window.setTimeout(open, RETRY_MILLIS)
+        isAway('server')
+        if (source?.readyState === EventSource.CLOSED) again()
       }
     }
     open()
     return () => {
       source?.close()
       window.clearTimeout(timer)
+      window.clearTimeout(silent)
     }
   }, [])
-  return connected
 }

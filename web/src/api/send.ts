@@ -1,5 +1,6 @@
 import { notifications } from '@mantine/notifications'
 import { startTransition, useCallback, useState } from 'react'
+import { pressed, wasNotSaved } from './away'
 import { useKnownChange, useRefresh } from './board'
 import { ProblemError } from './client'
 
@@ -13,6 +14,7 @@ export function useSend() {
       change: () => Promise<T>,
       onProblem?: (problem: ProblemError) => boolean,
     ): Promise<T | undefined> => {
+      const what = pressed()
       try {
         const before = known()
         const going = change()
@@ -24,6 +26,7 @@ export function useSend() {
         return result
       } catch (error) {
         const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
+        if (problem.isAway) wasNotSaved(what)
         if (!onProblem?.(problem)) {
           notifications.show({ title: 'Not done', message: problem.message, color: 'hot', autoClose: 9000 })
         }

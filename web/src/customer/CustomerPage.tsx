@@ -2,7 +2,15 @@ import { Button, Loader, Textarea, TextInput } from '@mantine/core'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import { client, dataOf, ProblemError, type Schemas } from '../api/client'
+import {
+  AGAIN_MILLIS,
+  client,
+  dataOf,
+  isAwayError,
+  ProblemError,
+  tooOften,
+  type Schemas,
+} from '../api/client'
 import { Effects } from '../domain/Effects'
 import { amount } from '../format/money'
 import { Nothing } from '../ui/Nothing'
@@ -20,9 +28,9 @@ export function CustomerPage() {
     queryKey: ['customer', token],
     queryFn: () => dataOf(client.GET('/api/customer/{token}', { params: { path: { token } } })),
     retry: false,
-    refetchInterval: 60_000,
+    refetchInterval: (query) => (query.state.error ? AGAIN_MILLIS : 60_000),
   })
-  if (page.isPending)
+  if (page.isPending || (!page.data && isAwayError(page.error)))
     return (
       <div className={layout.centred}>
         <Loader aria-label="Loading" />
@@ -30,7 +38,10 @@ export function CustomerPage() {
     )
   if (!page.data)
     return (
-      <Nothing title="There is no page here" text="The link may have ended. Ask the shop for a new one." />
+      <Nothing
+        title="There is no page here"
+        text={tooOften(page.error) ?? 'The link may have ended. Ask the shop for a new one.'}
+      />
     )
   const p = page.data
   speak(p.says)

@@ -55,7 +55,7 @@ export function Frame({ account, children, onOffer, tools }: Props) {
   const undo = useUndo()
   const [keys, setKeys] = useState(false)
   useTold()
-  const connected = useLive(
+  useLive(
     (change) => {
       void refresh(change.change)
       tell(change, account, undo, onOffer)
@@ -73,11 +73,6 @@ export function Frame({ account, children, onOffer, tools }: Props) {
   ])
   return (
     <>
-      {!connected && (
-        <div className="lost" role="alert">
-          The connection is lost. What you see may be old; it is being restored.
-        </div>
-      )}
       <div className={phone ? '' : 'frame'}>
         {!phone && (
           <Rail account={account} tools={tools} onUndo={() => void undo()} onKeys={() => setKeys(true)} />

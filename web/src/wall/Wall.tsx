@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, isAwayError, tooOften, type Schemas } from '../api/client'
 import { margin } from '../format/margin'
 import { clock, speak, when } from '../format/time'
 import { Nothing } from '../ui/Nothing'
@@ -31,23 +31,21 @@ export function Wall() {
     placeholderData: (before) => before,
   })
   if (!wall.data) {
-    return change.error ? (
-      <Nothing title="Nothing to see" text="This link to the wall was revoked, or never was." />
+    return change.error && !isAwayError(change.error) ? (
+      <Nothing
+        title="Nothing to see"
+        text={tooOften(change.error) ?? 'This link to the wall was revoked, or never was.'}
+      />
     ) : null
   }
   speak(wall.data.says)
-  return <Screen wall={wall.data} lost={change.error !== null} />
+  return <Screen wall={wall.data} />
 }
 
-function Screen({ wall, lost }: { wall: WallView; lost: boolean }) {
+function Screen({ wall }: { wall: WallView }) {
   const at = (time: string) => when(time, wall.now, wall.zone)
   return (
     <main className={css.wall}>
-      {lost && (
-        <div className="lost" role="alert">
-          The connection is lost. What you see may be old; it is being restored.
-        </div>
-      )}
       <header className={css.head}>
         <h1>{wall.shop}</h1>
         <span className={css.clock}>{clock(wall.now, wall.zone)}</span>

@@ -9,7 +9,8 @@ import java.util.stream.Stream;
 
 /**
  * The yardsticks: {@code ./galecrest bench [FOLDER]} measures all of them and writes docs/benchmarks.md, with the classic
- * instances of a folder; {@code bench plan FILE…} plans files; {@code bench steady} says how still plans stand; {@code bench gauges} times the gauges.
+ * instances of a folder; {@code bench plan FILE…} plans files; {@code bench steady} says how still plans stand; {@code bench gauges} times the gauges;
+ * {@code bench load} and {@code bench soak} put many browsers on one server.
  */
 public final class Bench {
     private Bench() {}
@@ -20,6 +21,9 @@ public final class Bench {
         }
         if (args.length > 0 && args[0].equals("load")) {
             System.exit(Load.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
+        }
+        if (args.length > 0 && args[0].equals("soak")) {
+            System.exit(Soak.run(List.of(Arrays.copyOfRange(args, 1, args.length))));
         }
         if (args.length > 0 && args[0].equals("steady")) {
             System.exit(Steady.run(List.of(Arrays.copyOfRange(args, 1, args.length))));

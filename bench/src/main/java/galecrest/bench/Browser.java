@@ -55,6 +55,7 @@ final class Browser implements AutoCloseable {
     private final AtomicLong wanted = new AtomicLong();
     private final AtomicBoolean asking = new AtomicBoolean();
     private volatile boolean closed;
+    private volatile boolean heals;
     private volatile JsonNode board;
     private volatile String edition = "";
     private volatile Stream<String> stream;
@@ -177,19 +178,50 @@ final class Browser implements AutoCloseable {
                                     pushed(line.substring(5));
                                 } else if (line.startsWith("data:") && event[0].equals("change")) {
                                     changed(line.substring(5));
+                                } else if (line.startsWith("data:") && event[0].equals("hello") && heals) {
+                                    ASKERS.submit(this::catchUp);
                                 }
                             });
-                            if (!closed) {
-                                hangUps.incrementAndGet();
+                            if (answer.statusCode() != 200) {
+                                throw new IllegalStateException("The stream was refused.");
                             }
+                            lost();
                         },
                         ASKERS)
                 .exceptionally(failure -> {
-                    if (!closed) {
-                        hangUps.incrementAndGet();
-                    }
+                    ASKERS.submit(this::lost);
                     return null;
                 });
+    }
+
+    /** From now on it opens its stream again whenever it is lost, and asks for what it missed, as a browser does. */
+    Browser healing() {
+        heals = true;
+        return this;
+    }
+
+    /** What was missed while nothing was heard. */
+    private Object catchUp() throws IOException, InterruptedException {
+        JsonNode news = get("/api/board/news?since=" + edition);
+        JsonNode now = news.has("whole") ? news.get("whole") : news.get("changed");
+        edition = now.get("edition").asText();
+        known.set(now.get("change").asLong());
+        return now;
+    }
+
+    private void lost() {
+        if (closed) {
+            return;
+        }
+        hangUps.incrementAndGet();
+        if (heals) {
+            try {
+                Thread.sleep(1000);
+                listen();
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+        }
     }
 
     /** News that came unasked are put in where they lead from the board that is here. */
@@ -254,6 +286,11 @@ final class Browser implements AutoCloseable {
                 ASKERS.submit(this::ask);
             }
         }
+    }
+
+    /** The last change that it knows of. */
+    long known() {
+        return known.get();
     }
 
     JsonNode board() {

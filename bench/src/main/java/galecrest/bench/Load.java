@@ -75,24 +75,28 @@ public final class Load {
         }
     }
 
-    private static void end(Process server) throws InterruptedException {
+    static void end(Process server) throws InterruptedException {
         server.destroy();
         server.waitFor(10, TimeUnit.SECONDS);
     }
 
-    private static String option(List<String> args, String name, String usual) {
+    static String option(List<String> args, String name, String usual) {
         int at = args.indexOf(name);
         return at < 0 || at + 1 >= args.size() ? usual : args.get(at + 1);
     }
 
-    private static int freePort() throws IOException {
+    static int freePort() throws IOException {
         try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             return socket.getLocalPort();
         }
     }
 
     private static Load start(Path log) throws Exception {
-        int port = freePort();
+        return start(log, freePort());
+    }
+
+    /** A server of our own on that port, once it answers. */
+    static Load start(Path log, int port) throws Exception {
         ProcessBuilder server = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx1g",
@@ -103,7 +107,7 @@ public final class Load {
                 "--spring.profiles.active=demo",
                 "--galecrest.parcels.watch=false");
         server.redirectErrorStream(true);
-        server.redirectOutput(log.toFile());
+        server.redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
         Load load = new Load("http://127.0.0.1:" + port, server.start());
         load.waitForIt();
         return load;
@@ -128,7 +132,7 @@ public final class Load {
     }
 
     /** Leads and hands of our own, since each account has so many screens at most. */
-    private List<String> accounts() throws Exception {
+    List<String> accounts() throws Exception {
         Browser mara = manager();
         List<String> names = new ArrayList<>();
         for (int i = 0; i < ACCOUNTS; i++) {
@@ -144,7 +148,8 @@ public final class Load {
         return names;
     }
 
-    private void measure(List<String> accounts, int count, int seconds) throws Exception {
+    /** So many browsers, signed in and listening. */
+    List<Browser> open(List<String> accounts, int count) throws Exception {
         List<Browser> browsers = new ArrayList<>();
         ExecutorService openers = Executors.newFixedThreadPool(8);
         List<Future<Browser>> opened = new ArrayList<>();
@@ -161,6 +166,11 @@ public final class Load {
             browsers.add(browser.get());
         }
         openers.shutdown();
+        return browsers;
+    }
+
+    private void measure(List<String> accounts, int count, int seconds) throws Exception {
+        List<Browser> browsers = open(accounts, count);
         long before = megabytes();
         List<Long> edits = edit(browsers, count, seconds);
         Thread.sleep(3000);
@@ -195,12 +205,7 @@ public final class Load {
 
     /** Leads hold jobs, at random moments; the words of each tell it from the others. */
     private List<Long> edit(List<Browser> browsers, int count, int seconds) throws Exception {
-        List<String> jobs = new ArrayList<>();
-        for (JsonNode work : browsers.get(0).board().get("works")) {
-            if (work.get("status").asText().equals("TODO") && work.has("job") && !work.has("hold")) {
-                jobs.add(work.get("id").asText());
-            }
-        }
+        List<String> jobs = jobs(browsers.get(0).board());
         List<Long> took = Collections.synchronizedList(new ArrayList<>());
         Random luck = new Random(1);
         double rate = count * EDITS_A_SECOND_OF_BROWSER;
@@ -225,7 +230,22 @@ public final class Load {
         return took;
     }
 
-    private static long at(List<Long> values, double share) {
+    /** Jobs of a board that can be held. */
+    static List<String> jobs(JsonNode board) {
+        List<String> jobs = new ArrayList<>();
+        for (JsonNode work : board.get("works")) {
+            if (work.get("status").asText().equals("TODO") && work.has("job") && !work.has("hold")) {
+                jobs.add(work.get("id").asText());
+            }
+        }
+        return jobs;
+    }
+
+    Process server() {
+        return server;
+    }
+
+    static long at(List<Long> values, double share) {
         if (values.isEmpty()) {
             return -1;
         }
@@ -234,7 +254,7 @@ public final class Load {
         return sorted.get((int) Math.min(sorted.size() - 1, Math.ceil(share * sorted.size()) - 1));
     }
 
-    private long megabytes() throws IOException {
+    long megabytes() throws IOException {
         for (String line : Files.readAllLines(Path.of("/proc/" + server.pid() + "/status"))) {
             if (line.startsWith("VmRSS")) {
                 return Long.parseLong(line.replaceAll("\\D", "")) / 1024;

@@ -11,16 +11,20 @@ import java.util.regex.Pattern;
 
 /** Reads the sides of joints as people write them. */
 public final class JointSideParser {
-    private static final String NUMBER = "(\\d+(?:[.,]\\d+)?)";
+    /** Longer than any side that somebody writes; what is read is read in no time then. */
+    private static final int LONGEST = 200;
+
+    private static final String COUNT = "(\\d{1,4})";
+    private static final String NUMBER = "(\\d{1,9}(?:[.,]\\d{1,9})?)";
     private static final Pattern CIRCLE =
-            Pattern.compile("(\\d+)\\s*[x×]\\s*" + NUMBER + "\\s*(mm|in)?(?:[, ]+bore\\s*" + NUMBER + ")?");
-    private static final Pattern TWO = Pattern.compile("(\\d+)\\s*[x×]\\s*" + NUMBER + "\\s*(mm|in)?");
+            Pattern.compile(COUNT + "\\s*[x×]\\s*" + NUMBER + "\\s*(mm|in)?(?:[, ]+bore\\s*" + NUMBER + ")?");
+    private static final Pattern TWO = Pattern.compile(COUNT + "\\s*[x×]\\s*" + NUMBER + "\\s*(mm|in)?");
     private static final Pattern LIMITS = Pattern.compile(NUMBER + "\\s*(?:\\.\\.|to|–)\\s*" + NUMBER);
     private static final Pattern PLUS_MINUS = Pattern.compile(NUMBER + "\\s*(?:±|\\+/-)\\s*" + NUMBER);
     private static final Pattern BOLTS =
-            Pattern.compile("(\\d+)\\s*bolts?\\s*(?:at)?\\s*" + NUMBER + "[, ]+port\\s*" + NUMBER);
+            Pattern.compile(COUNT + "\\s*bolts?\\s*(?:at)?\\s*" + NUMBER + "[, ]+port\\s*" + NUMBER);
     private static final Pattern BAND = Pattern.compile("band\\s*" + NUMBER);
-    private static final Pattern WAYS = Pattern.compile("(\\S.*?)[, ]+(\\d+)[- ]?ways?");
+    private static final Pattern WAYS = Pattern.compile("(\\S.*?)[, ]+" + COUNT + "[- ]?ways?");
     private static final Pattern BOX =
             Pattern.compile(NUMBER + "\\s*[x×]\\s*" + NUMBER + "\\s*[x×]\\s*" + NUMBER + "\\s*(mm|in)?");
 
@@ -42,6 +46,9 @@ public final class JointSideParser {
      * @throws Unreadable where it says something else
      */
     public static Optional<End> read(MateKind kind, String text) {
+        if (text.length() > LONGEST) {
+            throw new Unreadable(kind, text.substring(0, 20) + "…", "it has more than " + LONGEST + " characters.");
+        }
         String said = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         if (said.isEmpty() || said.equals("?") || said.equals("unknown")) {
             return Optional.empty();

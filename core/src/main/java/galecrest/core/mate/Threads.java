@@ -50,7 +50,7 @@ public final class Threads {
     private static final Pattern METRIC_NAME = Pattern.compile("m(\\d+(?:\\.\\d+)?)(?:[x×*](\\d+(?:\\.\\d+)?))?");
     private static final Pattern UNIFIED_NAME =
             Pattern.compile("(#\\d+|(?:\\d+ )?\\d+(?:/\\d+)?)-(\\d+)(?: ?(?:unc|unf|unef|un|unj|unjf))?");
-    private static final Pattern DASH_NAME = Pattern.compile("-(\\d+)(?: ?(?:an|jic))?");
+    private static final Pattern DASH_NAME = Pattern.compile("-(\\d{1,3})(?: ?(?:an|jic))?");
 
     private Threads() {}
 

@@ -16,9 +16,12 @@ public final class QuantityText {
             "([-+−]?)\\s*(?:(\\d+)\\s+(?=\\d+/))?(\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:/(\\d+))?\\s*";
     private static final Pattern ONE = Pattern.compile(NUMBER + "([^\\d\\s+−-][^\\d]*?|1/(?:min|s)|in3|cm3|kg/m3)?");
     private static final Pattern DEGREES_MINUTES =
-            Pattern.compile("([-+−]?)\\s*(\\d+)\\s*°\\s*(\\d+(?:[.,]\\d+)?)\\s*['′]");
+            Pattern.compile("([-+−]?)\\s*(\\d{1,6})\\s*°\\s*(\\d+(?:[.,]\\d+)?)\\s*['′]");
     /** Sizes of tubes and their fittings by sixteenths of an inch of outside diameter (SAE AS4395, SAE J514). */
     private static final Pattern DASH = Pattern.compile("-(\\d{1,2})\\s*(?:AN|an|JIC|jic)");
+
+    /** Longer than any quantity that somebody writes. */
+    private static final int LONGEST = 100;
 
     private QuantityText() {}
 
@@ -39,6 +42,10 @@ public final class QuantityText {
      */
     public static double read(QuantityKind kind, String text, Units system) {
         String said = text.strip();
+        if (said.length() > LONGEST) {
+            throw new Unreadable("\"" + said.substring(0, 20) + "…\" is no " + kind.label() + ". Write it like "
+                    + kind.example() + ".");
+        }
         Optional<Double> special = special(kind, said);
         if (special.isPresent()) {
             return special.get();

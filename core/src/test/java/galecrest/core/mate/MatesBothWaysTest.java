@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * is too small does not go on (common practice).
  */
 class MatesBothWaysTest {
-    private static final Map<MateKind, List<String>> SIDES = new EnumMap<>(Map.of(
+    static final Map<MateKind, List<String>> SIDES = new EnumMap<>(Map.of(
             MateKind.THREAD,
             List.of(
                     "M12x1.25 male",

@@ -18,6 +18,7 @@ import galecrest.server.event.EventService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -41,6 +42,8 @@ class CalendarService {
 
     /** A moment that something is due stands in a calendar as the half hour before it. */
     private static final Duration MARK = Duration.ofMinutes(30);
+
+    private static final int MOST_LINKS = 200;
 
     private final FeedRepository feeds;
     private final PlanService plans;
@@ -66,7 +69,14 @@ class CalendarService {
     String addFeed(FeedKind kind, String subject) {
         String name = name(plans.current().shop(), kind, subject).orElseThrow(() -> new NotFoundException("calendar"));
         String token = NewId.secret();
-        journal.change("made a calendar link for " + name, () -> feeds.insert(token, kind, subject, clock.instant()));
+        journal.judge(() -> {
+            if (feeds.all().size() >= MOST_LINKS) {
+                throw new ValidationException(
+                        "feed", "There are " + MOST_LINKS + " calendar links already; revoke one first.");
+            }
+            feeds.insert(token, kind, subject, clock.instant());
+            return "made a calendar link for " + name;
+        });
         return token;
     }
 

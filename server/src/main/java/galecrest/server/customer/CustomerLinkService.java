@@ -5,6 +5,7 @@ import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
@@ -13,6 +14,8 @@ import org.springframework.stereotype.Service;
 /** Links for customers: unguessable, with an end, revocable at any time. */
 @Service
 class CustomerLinkService {
+    /** Open at once for one build. */
+    private static final int MOST = 20;
 
     private final CustomerLinkRepository links;
     private final Journal journal;
@@ -36,16 +39,24 @@ class CustomerLinkService {
         String name = links.build(build).orElseThrow(() -> new NotFoundException("build"));
         String token = NewId.secret();
         String id = NewId.next();
-        journal.change(
-                "made a customer's link for the " + name,
-                () -> links.insert(
-                        id,
-                        NewId.hash(token),
-                        build,
-                        clock.instant(),
-                        who.name(),
-                        clock.instant().plus(Duration.ofDays(form.days())),
-                        form.money()));
+        journal.judge(() -> {
+            if (links.of(build).stream()
+                            .filter(l -> l.revokedAt() == null && l.expiresAt().isAfter(clock.instant()))
+                            .count()
+                    >= MOST) {
+                throw new ValidationException(
+                        "days", "There are " + MOST + " links for the " + name + " already; revoke one first.");
+            }
+            links.insert(
+                    id,
+                    NewId.hash(token),
+                    build,
+                    clock.instant(),
+                    who.name(),
+                    clock.instant().plus(Duration.ofDays(form.days())),
+                    form.money());
+            return "made a customer's link for the " + name;
+        });
         return new MadeLinkResponse(id, "/c/" + token);
     }
 

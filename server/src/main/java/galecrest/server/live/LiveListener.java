@@ -8,6 +8,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.LinkedHashSet;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
@@ -21,7 +22,10 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty(name = "galecrest.live", havingValue = "true", matchIfMissing = true)
 class LiveListener {
     private static final Logger LOG = LoggerFactory.getLogger(LiveListener.class);
-    private static final int WAIT_MILLIS = 10_000;
+    private static final int BEAT_MILLIS = 5_000;
+    /** A database that has not said a word for so long is away. */
+    private static final int SILENT_SECONDS = 3;
+
     private static final int RETRY_MILLIS = 1_000;
     /** Notices of long thinking; see the queue of thoughts. */
     private static final String THOUGHTS = "galecrest_thought";
@@ -57,19 +61,31 @@ class LiveListener {
                 statement.execute("listen " + THOUGHTS);
                 PGConnection notices = connection.unwrap(PGConnection.class);
                 live.changed();
-                while (!stopping) {
-                    PGNotification[] heard = notices.getNotifications(WAIT_MILLIS);
-                    if (heard != null && heard.length > 0) {
-                        tell(heard);
-                    } else {
-                        live.stillHere();
-                    }
-                }
+                live.back();
+                listen(connection, notices);
             } catch (SQLException | RuntimeException failure) {
                 if (!stopping) {
                     LOG.warn("Listening for changes failed, trying again: {}", failure.getMessage());
+                    live.away();
                     pause();
                 }
+            }
+        }
+    }
+
+    private void listen(Connection connection, PGConnection notices) throws SQLException {
+        long beat = System.nanoTime();
+        while (!stopping) {
+            PGNotification[] heard = notices.getNotifications(BEAT_MILLIS);
+            if (heard != null && heard.length > 0) {
+                tell(heard);
+            }
+            if (System.nanoTime() - beat >= TimeUnit.MILLISECONDS.toNanos(BEAT_MILLIS)) {
+                beat = System.nanoTime();
+                if (!connection.isValid(SILENT_SECONDS)) {
+                    throw new SQLException("The database does not answer.");
+                }
+                live.stillHere();
             }
         }
     }

@@ -56,6 +56,7 @@ class LiveService {
     private final Map<Boolean, String> editions = new HashMap<>();
 
     private PlanService.@Nullable Current last;
+    private boolean away;
 
     LiveService(Journal journal, PlanService plans, BoardService boards, SessionService sessions, CurrentUser who) {
         this.boards = boards;
@@ -104,10 +105,28 @@ class LiveService {
         senders.shutdown();
     }
 
-    /** A sign of life, so that a lost connection is noticed. */
+    /** A sign of life: a lost connection is noticed here, and a lost server there. */
     void stillHere() {
         dropEnded();
-        screens.values().forEach(s -> tell(s, SseEmitter.event().comment("still here")));
+        tellAll("beat");
+    }
+
+    /** The database is away: every screen is to say so. */
+    void away() {
+        away = true;
+        tellAll("away");
+    }
+
+    /** It is back: every screen asks for what it may have missed. */
+    void back() {
+        if (away) {
+            away = false;
+            tellAll("hello");
+        }
+    }
+
+    private void tellAll(String event) {
+        screens.values().forEach(s -> tell(s, SseEmitter.event().name(event).data("{}", MediaType.APPLICATION_JSON)));
     }
 
     /** Long thinking is further, or at its end. */

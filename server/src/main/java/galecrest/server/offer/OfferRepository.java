@@ -58,10 +58,10 @@ class OfferRepository {
                 .list();
     }
 
-    /** What the best dismissed offer for any of the dates was worth; empty where none was dismissed. */
+    /** What the best dismissed offer for any of the dates was worth to who dismissed it; empty where none was. */
     Optional<Double> dismissed(String dates) {
         return db.sql("""
-                        select max(o.gain) from offer o join offer_answer a on a.offer_id = o.id
+                        select max(coalesce(a.gain, o.gain)) from offer o join offer_answer a on a.offer_id = o.id
                         where a.state = 'DISMISSED'
                             and string_to_array(o.dates, ' ') && string_to_array(:dates, ' ')""")
                 .param("dates", dates)
@@ -76,10 +76,15 @@ class OfferRepository {
                 .optional();
     }
 
-    void answer(String id, OfferState state) {
+    /** @param gain what it is worth now */
+    void answer(String id, OfferState state, double gain) {
         db.sql("""
-                        insert into offer_answer (offer_id, state) values (:id, :state)
-                        on conflict (offer_id) do update set state = excluded.state""").param("id", id).param("state", state.name()).update();
+                        insert into offer_answer (offer_id, state, gain) values (:id, :state, :gain)
+                        on conflict (offer_id) do update set state = excluded.state, gain = excluded.gain""")
+                .param("id", id)
+                .param("state", state.name())
+                .param("gain", gain)
+                .update();
     }
 
     private OfferRow row(ResultSet row, int n) throws SQLException {

@@ -162,15 +162,14 @@ public class OfferService {
                 .orElseThrow(() -> new ValidationException(
                         "offer", "Something has changed since: this is no better than the plan as it is."));
         plans.take(plan);
-        offers.answer(id, OfferState.TAKEN);
+        offers.answer(id, OfferState.TAKEN, better.gain());
         return "took a better plan: " + better.headline(now.shop());
     }
 
     @ManagerOnly
     void keep(String id) {
         journal.judgeDraft(() -> {
-            open(id);
-            offers.answer(id, OfferState.KEPT);
+            offers.answer(id, OfferState.KEPT, worthNow(open(id)));
             return "kept a better plan for later";
         });
     }
@@ -178,10 +177,17 @@ public class OfferService {
     @ManagerOnly
     void dismiss(String id) {
         journal.judgeDraft(() -> {
-            open(id);
-            offers.answer(id, OfferState.DISMISSED);
+            offers.answer(id, OfferState.DISMISSED, worthNow(open(id)));
             return "turned a better plan down";
         });
+    }
+
+    /** What it wins with what has changed since it was found, within the change that is open. */
+    private double worthNow(OfferRow row) {
+        PlanService.Current now = plans.currentWithinChange();
+        return BetterPlan.between(now.shop(), now.plan(), plans.withTaken(now.shop(), row.plan()))
+                .map(BetterPlan::gain)
+                .orElse(0.0);
     }
 
     private OfferRow open(String id) {

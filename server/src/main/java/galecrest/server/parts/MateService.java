@@ -18,6 +18,9 @@ import org.springframework.stereotype.Service;
 /** Both sides of the joints of a part, written down before anything is ordered; how their bolts are tightened. */
 @Service
 class MateService {
+    /** More than any part meets. */
+    private static final int MOST = 60;
+
     private final PartLineRepository parts;
     private final Journal journal;
 
@@ -28,6 +31,9 @@ class MateService {
 
     @LeadOrManager
     void save(String id, List<MateRequest> mates) {
+        if (mates.size() > MOST) {
+            throw new ValidationException("mates", "At most " + MOST + " joints of one part.");
+        }
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < mates.size(); i++) {
             var mate = mates.get(i);

@@ -3,13 +3,16 @@ package galecrest.server.problem;
 import galecrest.core.gauge.WrongRequest;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.postgresql.util.PSQLException;
 import org.postgresql.util.ServerErrorMessage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -118,9 +121,17 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                 List.of());
     }
 
-    /** Whatever else goes wrong is our mistake, and is found in the log by its number. */
+    /**
+     * The database may be away; whatever else goes wrong is our mistake, and is found in the log by its number.
+     */
     @ExceptionHandler
-    ProblemDetail unexpected(RuntimeException failure) {
+    ProblemDetail unexpected(RuntimeException failure, HttpServletResponse response) {
+        Optional<ProblemDetail> away = DatabaseAway.of(failure);
+        if (away.isPresent()) {
+            LOG.warn("{}: {}", away.get().getTitle(), failure.getMessage());
+            response.setHeader(HttpHeaders.RETRY_AFTER, Integer.toString(DatabaseAway.AGAIN_SECONDS));
+            return away.get();
+        }
         String number = NewId.next();
         LOG.error("Unexpected, number {}", number, failure);
         ProblemDetail detail = detail(
@@ -135,7 +146,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected org.springframework.http.ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException unreadable,
-            org.springframework.http.HttpHeaders headers,
+            HttpHeaders headers,
             org.springframework.http.HttpStatusCode status,
             org.springframework.web.context.request.WebRequest request) {
         String at = "";
@@ -164,7 +175,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected org.springframework.http.ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException tooLarge,
-            org.springframework.http.HttpHeaders headers,
+            HttpHeaders headers,
             org.springframework.http.HttpStatusCode status,
             org.springframework.web.context.request.WebRequest request) {
         ProblemDetail detail = detail(

@@ -30,6 +30,9 @@ import org.springframework.stereotype.Service;
 @ManagerOnly
 class SnapshotService {
     private static final int MOST_PROBLEMS = 50;
+    /** Twice what a shop writes down in years; more is not looked at line by line. */
+    private static final int MOST_LINES = 50_000;
+
     /** The table in what the database says that it refuses. */
     private static final Pattern TABLE = Pattern.compile("(?:relation|table) \"(\\w+)\"");
 
@@ -59,17 +62,22 @@ class SnapshotService {
     }
 
     void importInto(byte[] file) {
+        mustBeEmpty();
         SnapshotFile snapshot = read(file);
         ShopSnapshot shop = snapshot.shop();
         ValidationException.throwIfAny(SnapshotValidator.problems(shop));
         journal.change("imported a snapshot", () -> {
-            if (!store.isEmpty()) {
-                throw new ValidationException(
-                        "file", "There are builds or people already; a snapshot goes into an empty shop.");
-            }
+            mustBeEmpty();
             save(shop);
             plans.takeOver(shop.published(), shop.taken(), snapshot.replay().flatMap(SnapshotFile.Replayed::guide));
         });
+    }
+
+    private void mustBeEmpty() {
+        if (!store.isEmpty()) {
+            throw new ValidationException(
+                    "file", "There are builds or people already; a snapshot goes into an empty shop.");
+        }
     }
 
     private void save(ShopSnapshot shop) {
@@ -96,6 +104,14 @@ class SnapshotService {
         if (tree == null || !tree.isObject()) {
             throw new ValidationException("file", "This is no snapshot.");
         }
+        tree.properties().forEach(list -> {
+            if (list.getValue().size() > MOST_LINES) {
+                throw new ValidationException(
+                        "file",
+                        "There are " + list.getValue().size() + " lines of " + list.getKey() + "; at most " + MOST_LINES
+                                + " are taken.");
+            }
+        });
         List<Problem> problems = schema.validate(tree).stream()
                 .limit(MOST_PROBLEMS)
                 .map(m -> new Problem(m.getInstanceLocation().toString(), m.getMessage()))

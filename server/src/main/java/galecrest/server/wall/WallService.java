@@ -20,6 +20,7 @@ import galecrest.server.gate.GateService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
+import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
 import java.time.Clock;
 import java.time.Duration;
@@ -38,6 +39,7 @@ import org.springframework.stereotype.Service;
 @Service
 class WallService {
     private static final int MOST_NEWS = 8;
+    private static final int MOST_LINKS = 20;
     private static final Duration NEWS = Duration.ofHours(1);
 
     private final WallRepository record;
@@ -73,7 +75,14 @@ class WallService {
     @ManagerOnly
     MadeWallLinkResponse make() {
         String token = NewId.secret();
-        journal.change("made a link to the wall", () -> record.insert(NewId.hash(token), clock.instant(), who.name()));
+        journal.judge(() -> {
+            if (record.open().size() >= MOST_LINKS) {
+                throw new ValidationException(
+                        "link", "There are " + MOST_LINKS + " links to the wall already; revoke one first.");
+            }
+            record.insert(NewId.hash(token), clock.instant(), who.name());
+            return "made a link to the wall";
+        });
         return new MadeWallLinkResponse("/wall/" + token);
     }
 

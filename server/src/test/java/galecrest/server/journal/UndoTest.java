@@ -83,6 +83,37 @@ class UndoTest extends ServerTest {
         call(MARA, "POST", "/api/undo", null);
     }
 
+    private void importJobs(int lines) throws Exception {
+        StringBuilder sheet = new StringBuilder("ref,job,zone,likely_min,crew,after\r\n");
+        for (int i = 0; i < lines; i++) {
+            sheet.append("u%d,Line %d,rear,30,fit,%s\r\n".formatted(i, i, i % 10 == 0 ? "" : "u" + (i - 1)));
+        }
+        String car = find("cars", "number", "112").get("id").asText();
+        assertThat(upload(
+                                MARA,
+                                "/api/builds/" + car + "/jobs/import",
+                                sheet.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    /** So many rows are taken out table by table, and only all of them. */
+    @Test
+    void aLargeImportIsUndoneWholeOrNotAtAll() throws Exception {
+        String before = record();
+        importJobs(150);
+        String line = workOf("112", "Line 77").get("id").asText();
+        assertThat(call(SEF, "POST", "/api/works/" + line + "/hold", Map.of("reason", "DECIDE", "note", "which?"))
+                        .status())
+                .isEqualTo(204);
+        String held = record();
+        assertThat(call(MARA, "POST", "/api/undo", null).at("undo")).contains("somebody has changed the same since");
+        assertThat(record()).isEqualTo(held);
+        assertThat(call(SEF, "POST", "/api/undo", null).status()).isEqualTo(200);
+        assertThat(call(MARA, "POST", "/api/undo", null).status()).isEqualTo(200);
+        assertThat(record()).isEqualTo(before);
+    }
+
     @Test
     void publishingAndTakingSomebodyOffTheListCanBeUndoneToo() throws Exception {
         String before = board().get("draft").get("publishedAt").asText();

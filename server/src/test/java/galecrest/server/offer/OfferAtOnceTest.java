@@ -5,10 +5,26 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
 
 /** Nobody waits for the long thinking where a hard date can be saved: the offer is there with the answer to the edit. */
 class OfferAtOnceTest extends ServerTest {
+    @Autowired
+    private JdbcClient db;
+
+    @Autowired
+    private PlatformTransactionManager transactions;
+
+    /** What others were offered is not undone with what they did. */
+    @BeforeEach
+    void nothingIsOnOffer() {
+        new Amended(db, transactions).by("delete from offer");
+    }
+
     @Test
     void whatSavesAHardDateIsOfferedWithTheAnswer() throws Exception {
         signIn(MARA);

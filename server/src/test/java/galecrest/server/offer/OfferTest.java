@@ -18,7 +18,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * A better plan is looked for while nobody asks, offered in words, and changes nothing until it is taken. The shop is made
@@ -79,14 +78,8 @@ class OfferTest extends ServerTest {
         db.sql("delete from analysis where kind = 'OFFER'").update();
     }
 
-    /** Changes what the journal keeps, as part of the last change. */
     private void amend(String sql) {
-        new TransactionTemplate(transactions).executeWithoutResult(status -> {
-            db.sql("select set_config('galecrest.change', (select max(id) from change)::text, true)")
-                    .query(String.class)
-                    .single();
-            db.sql(sql).update();
-        });
+        new Amended(db, transactions).by(sql);
     }
 
     /** Whether a change of this test still stands. */
@@ -166,6 +159,18 @@ class OfferTest extends ServerTest {
         }
         both.shutdown();
         assertThat(answers).containsExactlyInAnyOrder(204, 422);
+    }
+
+    /** It was worth little when it was found; by the time that somebody turned it down it was worth a lot. */
+    @Test
+    void whatHasGrownBeforeItWasTurnedDownIsNotMadeAgain() throws Exception {
+        putOff();
+        String path = "/api/offers/" + offer().path("id").asText();
+        amend("update offer set gain = 2");
+        assertThat(call(MARA, "POST", path + "/dismiss", null).status()).isEqualTo(204);
+        assertThat(db.sql("select gain from offer_answer").query(Double.class).single())
+                .isGreaterThan(2);
+        assertThat(offers()).isEmpty();
     }
 
     @Test

@@ -12,14 +12,21 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is uploaded as a photo: small files that are huge when they are opened, and pictures as cameras make them. */
 class PicturesTest {
     private static final int MEGABYTE = 1024 * 1024;
+    private static final int SPOILT = 300;
 
     /** A PNG (W3C, third edition) of one colour, of so many dots a side and bits a sample; nothing of it is held whole. */
     private static byte[] png(int side, int bits, int colourType, int samples) throws IOException {
@@ -104,5 +111,41 @@ class PicturesTest {
     void aSmallPictureIsNotBlownUp() throws IOException {
         Pictures.Ready ready = Pictures.read(png(90, 8, 2, 3));
         assertThat(ready.width()).isEqualTo(90);
+    }
+
+    private static byte[] picture(String format) throws IOException {
+        BufferedImage picture = new BufferedImage(90, 60, BufferedImage.TYPE_INT_RGB);
+        for (int i = 0; i < 90 * 60; i++) {
+            picture.setRGB(i % 90, i / 90, i * 2_654_435);
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(picture, format, out);
+        return out.toByteArray();
+    }
+
+    /** Bytes turned, cut off, doubled: it is a picture or none, and nothing else goes wrong. */
+    @ParameterizedTest
+    @ValueSource(strings = {"jpg", "png", "gif", "bmp"})
+    @Timeout(value = 120, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
+    void spoiltPicturesAreTakenOrRefused(String format) throws IOException {
+        Random random = new Random(20);
+        byte[] whole = picture(format);
+        int taken = 0;
+        for (int i = 0; i < SPOILT; i++) {
+            byte[] file = random.nextInt(4) == 0 ? Arrays.copyOf(whole, random.nextInt(whole.length)) : whole.clone();
+            for (int k = random.nextInt(6); k > 0 && file.length > 0; k--) {
+                // Most of what can be said wrongly is said at the beginning.
+                int at = random.nextInt(random.nextBoolean() ? Math.min(64, file.length) : file.length);
+                file[at] = (byte) random.nextInt(256);
+            }
+            try {
+                Pictures.Ready ready = Pictures.read(file);
+                assertThat(Math.max(ready.width(), ready.height())).isBetween(1, 1600);
+                taken++;
+            } catch (ValidationException refused) {
+                assertThat(refused.problems()).hasSize(1);
+            }
+        }
+        assertThat(taken).isBetween(format.length() == 3 && "jpgpng".contains(format) ? 20 : 0, SPOILT - 20);
     }
 }

@@ -71,6 +71,12 @@ class EmptyShopTest extends ServerTest {
         assertThat(upload(MARA, "/api/snapshot", "nonsense".getBytes(StandardCharsets.UTF_8))
                         .at("file"))
                 .contains("no JSON");
+        assertThat(upload(
+                                MARA,
+                                "/api/snapshot",
+                                ("{\"works\":[" + "{},".repeat(60_000) + "{}]}").getBytes(StandardCharsets.UTF_8))
+                        .at("file"))
+                .contains("60001 lines of works; at most 50000");
         ObjectNode snapshot =
                 (ObjectNode) CoreJson.mapper().readTree(CoreJson.mapper().writeValueAsString(RandomShops.shop(5, 10)));
         snapshot.remove("works");

@@ -1,0 +1,64 @@
+import { useSyncExternalStore } from 'react'
+
+/** What a screen cannot reach just now, and what was not saved for it. */
+export interface Away {
+  /** What does not answer; absent once it does again. */
+  what?: 'server' | 'database'
+  /** Since when, by the clock of this screen, in milliseconds. */
+  since: number
+  /** What was pressed meanwhile and is not saved, in the words on the screen. */
+  notSaved: string[]
+}
+
+const MOST_TOLD = 8
+
+let away: Away | undefined
+const listeners = new Set<() => void>()
+
+function set(next: Away | undefined) {
+  away = next
+  listeners.forEach((listener) => listener())
+}
+
+/** Something does not answer. */
+export function isAway(what: 'server' | 'database') {
+  if (away?.what !== what)
+    set({ what, since: away?.what ? away.since : Date.now(), notSaved: away?.notSaved ?? [] })
+}
+
+/** It answers again; what was not saved is still to be told. */
+export function isBack() {
+  if (away?.what) set(away.notSaved.length > 0 ? { since: away.since, notSaved: away.notSaved } : undefined)
+}
+
+/** Something was pressed and is not saved. */
+export function wasNotSaved(pressed: string) {
+  if (away) set({ ...away, notSaved: [...away.notSaved, pressed].slice(-MOST_TOLD) })
+}
+
+/** What was not saved has been read. */
+export function forgetNotSaved() {
+  if (away) set(away.what ? { ...away, notSaved: [] } : undefined)
+}
+
+/** What is away just now, and what was not saved. */
+export function useAway(): Away | undefined {
+  return useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+    () => away,
+  )
+}
+
+const LONGEST = 60
+
+/** What has just been pressed, in the words on the screen: the form it belongs to, and the button. */
+export function pressed(): string {
+  const at = document.activeElement
+  const form = at?.closest('[role=dialog]')?.querySelector('h2')?.textContent?.trim()
+  const button = at === document.body ? '' : (at?.getAttribute('aria-label') ?? at?.textContent ?? '').trim()
+  const said = [form, button].filter(Boolean).join(': ')
+  return said.length > LONGEST ? `${said.slice(0, LONGEST - 1)}…` : said || 'a change'
+}
