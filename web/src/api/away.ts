@@ -54,11 +54,22 @@ export function useAway(): Away | undefined {
 
 const LONGEST = 60
 
-/** What has just been pressed, in the words on the screen: the form it belongs to, and the button. */
+/** What has just been pressed, in the words on the screen: what was typed, or the button and what it belongs to. */
 export function pressed(): string {
   const at = document.activeElement
-  const form = at?.closest('[role=dialog]')?.querySelector('h2')?.textContent?.trim()
-  const button = at === document.body ? '' : (at?.getAttribute('aria-label') ?? at?.textContent ?? '').trim()
-  const said = [form, button].filter(Boolean).join(': ')
+  const said = typed(at) ?? [called(at), button(at)].filter(Boolean).join(': ')
   return said.length > LONGEST ? `${said.slice(0, LONGEST - 1)}…` : said || 'a change'
 }
+
+/** What stands in the line that was sent; a password is nobody's to read. */
+function typed(at: Element | null): string | undefined {
+  const line = (at instanceof HTMLInputElement && at.type === 'text') || at instanceof HTMLTextAreaElement
+  return line && at.value.trim() ? `“${at.value.trim()}”` : undefined
+}
+
+const called = (at: Element | null) =>
+  at?.closest('[role=dialog]')?.querySelector('h2')?.textContent?.trim() ??
+  at?.closest<HTMLElement>('[data-called]')?.dataset['called']
+
+const button = (at: Element | null) =>
+  at === document.body ? '' : (at?.getAttribute('aria-label') ?? at?.textContent ?? '').trim()

@@ -17,6 +17,9 @@ final class DatabaseAway {
     /** After so many seconds it is worth another try. */
     static final int AGAIN_SECONDS = 2;
 
+    /** What a request is marked with whose answer says that it is away. */
+    static final String FOUND = DatabaseAway.class.getName();
+
     /** SQLSTATE of a lock that was waited for as long as one waits. */
     private static final String LOCK_NOT_AVAILABLE = "55P03";
 
@@ -35,7 +38,7 @@ final class DatabaseAway {
                 return Optional.of(busy());
             }
             if (isGone(cause)) {
-                return Optional.of(gone(failure));
+                return Optional.of(isAtTheEnd(failure) ? goneAtTheEnd() : gone());
             }
             cause = cause.getCause();
         }
@@ -77,13 +80,17 @@ final class DatabaseAway {
         return false;
     }
 
-    private static ProblemDetail gone(Throwable failure) {
-        boolean atTheEnd = isAtTheEnd(failure);
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                atTheEnd
-                        ? "The database went away while this was being saved. Look whether it was, before you do it again."
-                        : "The database does not answer. Nothing was saved; what you typed is still here.");
+    /** It was away before anything was written. */
+    static ProblemDetail gone() {
+        return gone("The database does not answer. Nothing was saved; what you typed is still here.");
+    }
+
+    private static ProblemDetail goneAtTheEnd() {
+        return gone("The database went away while this was being saved. Look whether it was, before you do it again.");
+    }
+
+    private static ProblemDetail gone(String said) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, said);
         detail.setTitle("The database is away");
         detail.setProperty("away", true);
         return detail;

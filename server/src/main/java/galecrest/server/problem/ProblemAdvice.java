@@ -3,6 +3,7 @@ package galecrest.server.problem;
 import galecrest.core.gauge.WrongRequest;
 import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
@@ -125,10 +126,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
      * The database may be away; whatever else goes wrong is our mistake, and is found in the log by its number.
      */
     @ExceptionHandler
-    ProblemDetail unexpected(RuntimeException failure, HttpServletResponse response) {
+    ProblemDetail unexpected(
+            RuntimeException failure, HttpServletRequest request, HttpServletResponse response) {
         Optional<ProblemDetail> away = DatabaseAway.of(failure);
         if (away.isPresent()) {
             LOG.warn("{}: {}", away.get().getTitle(), failure.getMessage());
+            if (away.get().getProperties() != null) {
+                request.setAttribute(DatabaseAway.FOUND, true);
+            }
             response.setHeader(HttpHeaders.RETRY_AFTER, Integer.toString(DatabaseAway.AGAIN_SECONDS));
             return away.get();
         }

@@ -10,6 +10,7 @@ import org.postgresql.util.PSQLException;
 import org.postgresql.util.ServerErrorMessage;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.ProblemDetail;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 
 /** What goes wrong by our mistake is not blamed on the user; what the database refuses is known by its name, not its words. */
@@ -19,7 +20,7 @@ class ProblemAdviceTest {
     @Test
     void aMistakeOfOursIsA500WithANumberToQuote() {
         ProblemDetail answer = advice.unexpected(
-                new IllegalArgumentException("The estimate must be low ≤ likely."), new MockHttpServletResponse());
+                new IllegalArgumentException("The estimate must be low ≤ likely."), new MockHttpServletRequest(), new MockHttpServletResponse());
         assertThat(answer.getStatus()).isEqualTo(500);
         assertThat(answer.getDetail()).doesNotContain("estimate").contains("not your input");
         assertThat(answer.getProperties()).containsKey("number");
