@@ -69,7 +69,7 @@ function typed(at: Element | null): string | undefined {
 
 const called = (at: Element | null) =>
   at?.closest('[role=dialog]')?.querySelector('h2')?.textContent?.trim() ??
-  at?.closest<HTMLElement>('[data-called]')?.dataset['called']
+  at?.closest('article')?.getAttribute('aria-label')
 
 const button = (at: Element | null) =>
   at === document.body ? '' : (at?.getAttribute('aria-label') ?? at?.textContent ?? '').trim()

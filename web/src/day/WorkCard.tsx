@@ -30,7 +30,7 @@ export function WorkCard({ work, now, onHold }: { work: Work; now?: boolean; onH
       style={{ borderColor: now ? 'var(--quiet)' : 'var(--line)', borderWidth: now ? 3 : 1.5 }}
       aria-label={work.name}
     >
-      <div className={css.card} data-called={work.name}>
+      <div className={css.card}>
         <span className={`number ${css.number}`}>{of?.number || '—'}</span>
         <div className={css.body}>
           <div className={`strong ${css.name}`}>{work.name}</div>
