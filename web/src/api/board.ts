@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { createContext, useCallback, useContext, useMemo } from 'react'
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef } from 'react'
 import { AGAIN_MILLIS, client, dataOf, isAwayError, type Schemas } from './client'
 import type { PushedNews } from './live'
+import { useLooked, lookNow } from './looked'
 import { applyNews } from './news'
 
 export type Board = Schemas['Board']
@@ -17,6 +18,7 @@ export type Tag = NonNullable<Schemas['PlacedView']['tag']>
 
 /** The board with its parts by id. */
 export interface Indexed {
+  /** Its `change` is the one as of which lists beside it are looked up; see {@link useLooked}. */
   board: Board
   /** The builds that are cars; others hold work without one. */
   cars: Car[]
@@ -34,10 +36,10 @@ export const isCar = (build: Car) => build.body !== 'NONE'
 
 const byId = <T extends { id: string }>(things: T[]) => new Map(things.map((t) => [t.id, t]))
 
-/** The board with its things by their ids. */
-export function indexed(board: Board): Indexed {
+/** The board with its things by their ids, and the change that lists beside it are looked up for. */
+export function indexed(board: Board, looked = board.change): Indexed {
   return {
-    board,
+    board: looked === board.change ? board : { ...board, change: looked },
     cars: board.cars.filter(isCar),
     car: byId(board.cars),
     work: byId(board.works),
@@ -72,10 +74,23 @@ export function useBoardQuery() {
     structuralSharing: false,
     refetchInterval: (query) => (isAwayError(query.state.error) ? AGAIN_MILLIS : REFETCH_MILLIS),
   })
-  const data = useMemo(() => (query.data ? indexed(query.data) : undefined), [query.data])
+  const looked = useLooked(query.data?.change)
+  const data = useMemo(() => (query.data ? indexed(query.data, looked) : undefined), [query.data, looked])
+  const before = useRef(looked)
+  useEffect(() => {
+    const first = before.current === undefined
+    before.current = looked
+    // What has no change in its key does not see of itself that there was one.
+    if (looked !== undefined && !first)
+      void queries.invalidateQueries({ predicate: (q) => isBeside(q, looked) })
+  }, [queries, looked])
   // Only what is read here draws anew: that a fetch has begun or ended does not.
   return { data, error: query.error }
 }
+
+/** What is looked up beside the board, and not for that very change already. */
+const isBeside = ({ queryKey }: { queryKey: readonly unknown[] }, change: number) =>
+  queryKey[0] !== BOARD[0] && !queryKey.includes(change)
 
 const MOST_TO_PAINT_MILLIS = 300
 
@@ -106,21 +121,27 @@ export function useKnownChange() {
 }
 
 /**
- * Fetches the board anew, and then what hangs on it: what is looked at comes before what is looked up. For a change of
- * which the number is known, a board that has it already, or that is on its way, is not asked for twice.
+ * Fetches the board anew, and then, for what was done here, what hangs on it: what is looked at comes before what is
+ * looked up. For a change of which the number is known, a board that has it already, or that is on its way, is not asked
+ * for twice.
  */
 export function useRefresh() {
   const queries = useQueryClient()
   const known = useKnownChange()
   return useCallback(
-    async (change?: number) => {
+    async (change?: number, here = true) => {
       const missing = () => change === undefined || known() < change
       if (change !== undefined && missing()) {
         await queries.invalidateQueries({ queryKey: BOARD }, { cancelRefetch: false })
       }
       if (missing()) await queries.invalidateQueries({ queryKey: BOARD })
+      if (!here) return
       await painted()
-      await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== BOARD[0] })
+      lookNow()
+      if (change !== undefined && !missing()) return
+      // Nothing in the record tells that there is something new to look up.
+      await painted()
+      await queries.invalidateQueries({ predicate: (query) => isBeside(query, known()) })
     },
     [queries, known],
   )

@@ -38,7 +38,7 @@ describe('sending a change', () => {
     const { result } = both()
     await waitFor(() => expect(result.current.board.data?.board.change).toBe(1))
     await act(() => result.current.send.send(async () => (await publish(), 'told')))
-    expect(result.current.board.data?.board.change).toBe(2)
+    await waitFor(() => expect(result.current.board.data?.board.change).toBe(2))
     expect(asked(NEWS).map((a) => a.query.get('since'))).toEqual(['first'])
     expect(result.current.send.busy).toBe(false)
   })

@@ -21,7 +21,7 @@ import css from './day.module.css'
 export function MyDay({ account }: { account: Schemas['Account'] }) {
   const { board, work, person } = useBoard()
   const mine = useQuery({
-    queryKey: ['my-day', board.change, board.now],
+    queryKey: ['my-day', board.edition],
     queryFn: () => dataOf(client.GET('/api/my-day', { params: { query: {} } })),
     enabled: Boolean(account.personId),
     placeholderData: (before) => before,

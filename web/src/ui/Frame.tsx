@@ -57,7 +57,7 @@ export function Frame({ account, children, onOffer, tools }: Props) {
   useTold()
   useLive(
     (change) => {
-      void refresh(change.change)
+      void refresh(change.change, false)
       tell(change, account, undo, onOffer)
     },
     () => void refresh(),
