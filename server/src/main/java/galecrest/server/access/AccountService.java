@@ -2,13 +2,15 @@ package galecrest.server.access;
 
 import galecrest.server.NewId;
 import galecrest.server.problem.ValidationException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 
@@ -26,9 +28,7 @@ public class AccountService {
 
     private static final int LONGEST_NAME = 60;
     private static final Duration LOCKED = Duration.ofMinutes(5);
-    private static final int SHORTEST_PASSWORD = 10;
-
-    private static final int LONGEST_PASSWORD = 70;
+    private static final Logger LOG = LoggerFactory.getLogger(AccountService.class);
 
     private final AccountRepository accounts;
     private final PasswordEncoder passwords;
@@ -82,13 +82,17 @@ public class AccountService {
                 Duration.between(now, attempts.since().plus(LOCKED)).truncatedTo(ChronoUnit.SECONDS));
         boolean crowded = attempts.address() > FAILURES_OF_ADDRESS || attempts.account() > FAILURES_OF_ACCOUNT;
         if (attempts.here() > FAILURES_TO_LOCK || crowded && !signIns.knows(name, address)) {
+            LOG.warn("Sign-in locked, from {}", address);
             return locked;
         }
         Optional<AccountRow> found = accounts.find(name);
         if (passwords.matches(password, found.map(AccountRow::password).orElse(unknownPassword)) && found.isPresent()) {
             signIns.succeeded(name, address, now);
+            LOG.info("Signed in: {}, from {}", name, address);
             return new Welcome(found.get().account());
         }
+        // A name that nobody has may be a password in the wrong field.
+        LOG.warn("Sign-in refused: {}, from {}", found.isPresent() ? name : "no such account", address);
         return attempts.here() >= FAILURES_TO_LOCK ? locked : new Refused();
     }
 
@@ -103,7 +107,8 @@ public class AccountService {
         if (!passwords.matches(old, stored)) {
             throw new ValidationException("old", "That is not the password you have now.");
         }
-        accounts.password(username, encoded("next", next));
+        PasswordRules.mustBeGood("next", next, List.of(username, who.account().name()));
+        accounts.password(username, passwords.encode(next));
         sessions.end(username, who.session());
         signIns.forget(username);
     }
@@ -145,7 +150,7 @@ public class AccountService {
         endSessions(username);
     }
 
-    /** Sets a password that was checked with {@link #mustBeGood(String, String)}. */
+    /** Sets a password that was checked with {@link PasswordRules}. */
     public void setPassword(String username, String password) {
         accounts.password(username, passwords.encode(password));
         endSessions(username);
@@ -155,7 +160,8 @@ public class AccountService {
     /** The first account, when nobody is there yet. */
     void saveFirst(Account account, String password) {
         mustBeGood(account);
-        accounts.save(account, encoded("password", password));
+        PasswordRules.mustBeGood("password", password, List.of(account.username(), account.name()));
+        accounts.save(account, passwords.encode(password));
         endSessions(account.username());
         signIns.forget(account.username());
     }
@@ -177,22 +183,5 @@ public class AccountService {
     /** Whether nobody can sign in yet. */
     public boolean none() {
         return accounts.all().isEmpty();
-    }
-
-    private String encoded(String field, String password) {
-        mustBeGood(field, password);
-        return passwords.encode(password);
-    }
-
-    /** Whether a password can be kept. */
-    public static void mustBeGood(String field, String password) {
-        // What keeps it can tell apart no more than 72 bytes.
-        int bytes = password.getBytes(StandardCharsets.UTF_8).length;
-        if (password.length() < SHORTEST_PASSWORD || bytes > LONGEST_PASSWORD) {
-            throw new ValidationException(
-                    field,
-                    "A password has " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD
-                            + " characters; one with an accent counts as two.");
-        }
     }
 }

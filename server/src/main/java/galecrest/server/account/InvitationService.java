@@ -6,6 +6,7 @@ import galecrest.server.access.Account;
 import galecrest.server.access.AccountService;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.ManagerOnly;
+import galecrest.server.access.PasswordRules;
 import galecrest.server.access.Role;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
@@ -128,10 +129,10 @@ class InvitationService {
     /** Sets the password; the link has then been used. */
     @Transactional
     public void accept(String token, String password) {
-        AccountService.mustBeGood("password", password);
         String username = invitations
                 .use(NewId.hash(token), clock.instant())
                 .orElseThrow(() -> new NotFoundException("invitation"));
+        PasswordRules.mustBeGood("password", password, List.of(username));
         accounts.setPassword(username, password);
     }
 }

@@ -11,6 +11,8 @@ import galecrest.server.ServerTest;
 import java.util.Map;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.http.MediaType;
 
 class AccessTest extends ServerTest {
@@ -52,6 +54,15 @@ class AccessTest extends ServerTest {
         Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", "short"));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.at("next")).contains("10 to 70");
+    }
+
+    /** The usual ones, those of the keyboard, and the own name with little beside it (NIST SP 800-63B, 3.1.1.2). */
+    @ParameterizedTest
+    @ValueSource(strings = {"password123", "qwertyuiop", "1234567890", "aaaaaaaaaaaa", "iloveyou12", "maramaramara", "mara123456"})
+    void aPasswordThatIsGuessedFirstIsRefused(String next) throws Exception {
+        Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", next));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.at("next")).contains("first that are tried");
     }
 
     @Test
