@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { type Query, useQuery, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef } from 'react'
 import { AGAIN_MILLIS, client, dataOf, isAwayError, type Schemas } from './client'
 import type { PushedNews } from './live'
@@ -88,9 +88,11 @@ export function useBoardQuery() {
   return { data, error: query.error }
 }
 
-/** What is looked up beside the board, and not for that very change already. */
-const isBeside = ({ queryKey }: { queryKey: readonly unknown[] }, change: number) =>
-  queryKey[0] !== BOARD[0] && !queryKey.includes(change)
+/** What is looked up beside the board, and not for that very change already, nor once for all. */
+const isBeside = ({ queryKey, observers }: Query, change: number) =>
+  queryKey[0] !== BOARD[0] &&
+  !queryKey.includes(change) &&
+  observers.some((observer) => observer.options.staleTime !== Infinity)
 
 const MOST_TO_PAINT_MILLIS = 300
 

@@ -13,6 +13,7 @@ import { SignOut } from './SignOut'
 import { WorkCard } from './WorkCard'
 import { Yesterday } from './Yesterday'
 import { LaterLine } from './LaterLine'
+import { useOwn } from './useOwn'
 import { HoldSheet } from './HoldSheet'
 import { FindingSheet } from './FindingSheet'
 import css from './day.module.css'
@@ -20,8 +21,9 @@ import css from './day.module.css'
 /** A hand's day on the phone: now, next, later; start, done, held because, a finding. */
 export function MyDay({ account }: { account: Schemas['Account'] }) {
   const { board, work, person } = useBoard()
+  const own = useOwn(board.works, account.personId)
   const mine = useQuery({
-    queryKey: ['my-day', board.edition],
+    queryKey: ['my-day', own, board.change, board.now],
     queryFn: () => dataOf(client.GET('/api/my-day', { params: { query: {} } })),
     enabled: Boolean(account.personId),
     placeholderData: (before) => before,

@@ -1,5 +1,5 @@
 import { Button, Modal, useMantineColorScheme } from '@mantine/core'
-import { useHotkeys } from '@mantine/hooks'
+import { useHotkeys, useThrottledCallback } from '@mantine/hooks'
 import { notifications } from '@mantine/notifications'
 import { useQueryClient } from '@tanstack/react-query'
 import { type ReactNode, useState } from 'react'
@@ -61,7 +61,9 @@ export function Frame({ account, children, onOffer, tools }: Props) {
       tell(change, account, undo, onOffer)
     },
     () => void refresh(),
-    () => THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
+    useThrottledCallback(() => {
+      THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey }, { cancelRefetch: false }))
+    }, THOUGHTS_MILLIS),
     pushed,
   )
   useHotkeys([
@@ -102,6 +104,9 @@ function useUndo() {
     await send(() => dataOf(client.POST('/api/undo')))
   }
 }
+
+/** Thinking tells of each of its steps; a screen looks what came of them no more often than this. */
+const THOUGHTS_MILLIS = 2_000
 
 /** Messages of changes that are open; the newest few stay, older ones make room. */
 const told: string[] = []

@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -40,6 +41,11 @@ final class Browser implements AutoCloseable {
     /** The same by the number of its change, from when somebody has heard of it. */
     private static final Map<Long, Long> BEGAN = new ConcurrentHashMap<>();
 
+    /** As in the web client. */
+    private static final long LOOKS_MILLIS = 8_000;
+
+    private static final long THOUGHTS_MILLIS = 2_000;
+
     private final String address;
     private final ObjectMapper json;
     private final Map<String, String> cookies = new ConcurrentHashMap<>();
@@ -56,6 +62,8 @@ final class Browser implements AutoCloseable {
     private final AtomicBoolean asking = new AtomicBoolean();
     private volatile boolean closed;
     private volatile boolean heals;
+    private final Lists lists = new Lists();
+    private final Lists thoughts = new Lists();
     private volatile JsonNode board;
     private volatile String edition = "";
     private volatile Stream<String> stream;
@@ -178,6 +186,9 @@ final class Browser implements AutoCloseable {
                                     pushed(line.substring(5));
                                 } else if (line.startsWith("data:") && event[0].equals("change")) {
                                     changed(line.substring(5));
+                                    lists.wanted();
+                                } else if (line.startsWith("data:") && event[0].equals("thought")) {
+                                    thoughts.wanted();
                                 } else if (line.startsWith("data:") && event[0].equals("hello") && heals) {
                                     ASKERS.submit(this::catchUp);
                                 }
@@ -192,6 +203,54 @@ final class Browser implements AutoCloseable {
                     ASKERS.submit(this::lost);
                     return null;
                 });
+    }
+
+    /** What the screen looks up beside the board after changes, and after each step of thinking. */
+    Browser lookingUp(List<String> afterChanges, List<String> afterThoughts) {
+        lists.set(afterChanges, LOOKS_MILLIS);
+        thoughts.set(afterThoughts, THOUGHTS_MILLIS);
+        return this;
+    }
+
+    /** Lists that are asked for at once, and then once in so long, as the web client does. */
+    private final class Lists {
+        private volatile List<String> paths = List.of();
+        private long every;
+        private long last;
+        private boolean waiting;
+        private final AtomicLong asked = new AtomicLong();
+
+        void set(List<String> some, long millis) {
+            paths = some;
+            every = millis;
+        }
+
+        synchronized void wanted() {
+            if (paths.isEmpty() || waiting || closed) {
+                return;
+            }
+            waiting = true;
+            long wait = Math.max(0, last + every - System.currentTimeMillis());
+            CompletableFuture.delayedExecutor(wait, TimeUnit.MILLISECONDS, ASKERS).execute(this::ask);
+        }
+
+        private void ask() {
+            synchronized (this) {
+                waiting = false;
+                last = System.currentTimeMillis();
+            }
+            for (String path : paths) {
+                try {
+                    send(request(path).GET().build());
+                    asked.incrementAndGet();
+                } catch (IOException failed) {
+                    // It is counted where it is sent.
+                } catch (InterruptedException stopped) {
+                    Thread.currentThread().interrupt();
+                    return;
+                }
+            }
+        }
     }
 
     /** From now on it opens its stream again whenever it is lost, and asks for what it missed, as a browser does. */
@@ -303,6 +362,11 @@ final class Browser implements AutoCloseable {
 
     long pushes() {
         return pushes.get();
+    }
+
+    /** How many lists it has looked up beside the board. */
+    long lookedUp() {
+        return lists.asked.get() + thoughts.asked.get();
     }
 
     long wholeBoards() {

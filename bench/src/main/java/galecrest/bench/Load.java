@@ -29,6 +29,13 @@ public final class Load {
     /** All browsers together change something so often: each once a minute. */
     private static final double EDITS_A_SECOND_OF_BROWSER = 1.0 / 60;
 
+    /** What the Walkround, and a hand's day, look up beside the board. */
+    private static final List<String> OF_A_LEAD = List.of("/api/odds", "/api/offers", "/api/loans", "/api/arrivals");
+
+    private static final List<String> OF_A_HAND =
+            List.of("/api/my-day", "/api/catch-up", "/api/arrivals", "/api/supplies");
+    private static final List<String> OF_THINKING = List.of("/api/odds", "/api/offers");
+
     private final ObjectMapper json = new ObjectMapper();
     private final String address;
     private final Process server;
@@ -51,8 +58,8 @@ public final class Load {
             server = load.server;
             System.out.println(
                     "| browsers | edits | edit p50, ms | edit p95, ms | news p50, ms | news p95, ms | news most, ms"
-                            + " | pushed | asked | whole boards | hang-ups | errors | kB of news | MB before | MB after |");
-            System.out.println("|---|---|---|---|---|---|---|---|---|---|---|---|---|---|---|");
+                            + " | pushed | asked | lists | whole boards | hang-ups | errors | kB of news | MB before | MB after |");
+            System.out.println("|---|---|---|---|---|---|---|---|---|---|---|---|---|---|---|---|");
             List<String> accounts = load.accounts();
             for (int count : counts) {
                 load.measure(accounts, count, seconds);
@@ -139,8 +146,8 @@ public final class Load {
             String name = "load" + i;
             JsonNode made = mara.post(
                     "/api/accounts",
-                    "{\"username\":\"%s\",\"name\":\"Load %d\",\"role\":\"%s\"}"
-                            .formatted(name, i, i % 2 == 0 ? "LEAD" : "HAND"));
+                    "{\"username\":\"%s\",\"name\":\"Load %d\",\"role\":\"%s\",\"personId\":\"%s\"}"
+                            .formatted(name, i, i % 2 == 0 ? "LEAD" : "HAND", i % 4 == 1 ? "bo" : "kit"));
             String token = made.get("path").asText().substring("/welcome/".length());
             new Browser(address, json).post("/api/invitations/" + token, "{\"password\":\"" + PASSWORD + "\"}");
             names.add(name);
@@ -155,11 +162,12 @@ public final class Load {
         List<Future<Browser>> opened = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             String name = accounts.get(i % accounts.size());
+            boolean lead = i % 2 == 0;
             opened.add(openers.submit(() -> {
                 Browser browser = new Browser(address, json);
                 browser.signIn(name, PASSWORD);
                 browser.open();
-                return browser;
+                return lead ? browser.lookingUp(OF_A_LEAD, OF_THINKING) : browser.lookingUp(OF_A_HAND, List.of());
             }));
         }
         for (Future<Browser> browser : opened) {
@@ -183,7 +191,7 @@ public final class Load {
         long answers = browsers.stream().mapToLong(Browser::answers).sum();
         System.out.printf(
                 Locale.ROOT,
-                "| %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %.1f | %d | %d |%n",
+                "| %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %d | %.1f | %d | %d |%n",
                 count,
                 edits.size(),
                 at(edits, 0.5),
@@ -193,6 +201,7 @@ public final class Load {
                 at(news, 1),
                 browsers.stream().mapToLong(Browser::pushes).sum(),
                 answers,
+                browsers.stream().mapToLong(Browser::lookedUp).sum(),
                 whole,
                 hangUps,
                 errors,
