@@ -13,7 +13,7 @@ const PAGE = 100
 export function JournalList() {
   const { board } = useBoard()
   const pages = useInfiniteQuery({
-    queryKey: ['journal', board.change],
+    queryKey: ['journal'],
     queryFn: ({ pageParam }) =>
       dataOf(client.GET('/api/journal', { params: { query: { most: PAGE, before: pageParam } } })),
     initialPageParam: undefined as number | undefined,
