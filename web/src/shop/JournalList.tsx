@@ -18,7 +18,6 @@ export function JournalList() {
       dataOf(client.GET('/api/journal', { params: { query: { most: PAGE, before: pageParam } } })),
     initialPageParam: undefined as number | undefined,
     getNextPageParam: (last) => (last.length < PAGE ? undefined : last[last.length - 1]?.id),
-    placeholderData: (before) => before,
   })
   const entries = pages.data?.pages.flat()
   if (entries?.length === 0) return <Nothing title="Nothing has been changed yet" />

@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
 import galecrest.server.ServerTest;
+import jakarta.servlet.http.Cookie;
 import java.util.Map;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.Test;
@@ -54,6 +55,16 @@ class AccessTest extends ServerTest {
         Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", "short"));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.at("next")).contains("10 to 70");
+    }
+
+    /** Not Base64, a zero character, more than a key, half a character, nothing: whoever has such a cookie is nobody. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"%%%", "AA==", "AAAA", "\u00e4", "7aCA", "JzsgZHJvcCB0YWJsZSB3b3JrOyAtLQ==", "", "====", "LONG"})
+    void aSpoiltSessionCookieIsNobodys(String value) throws Exception {
+        Cookie spoilt = new Cookie("SESSION", value.equals("LONG") ? "QUFB".repeat(2_000) : value);
+        mvc.perform(get("/api/board").cookie(spoilt)).andExpect(status().isUnauthorized());
+        mvc.perform(get("/api/me").cookie(spoilt)).andExpect(status().isOk());
     }
 
     /** The usual ones, those of the keyboard, and the own name with little beside it (NIST SP 800-63B, 3.1.1.2). */
