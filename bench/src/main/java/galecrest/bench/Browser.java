@@ -231,7 +231,8 @@ final class Browser implements AutoCloseable {
             }
             waiting = true;
             long wait = Math.max(0, last + every - System.currentTimeMillis());
-            CompletableFuture.delayedExecutor(wait, TimeUnit.MILLISECONDS, ASKERS).execute(this::ask);
+            CompletableFuture.delayedExecutor(wait, TimeUnit.MILLISECONDS, ASKERS)
+                    .execute(this::ask);
         }
 
         private void ask() {

@@ -65,6 +65,10 @@ public final class Load {
                 load.measure(accounts, count, seconds);
             }
             if (args.contains("--year")) {
+                // Each begins with a server that has just been started.
+                end(server);
+                load = start(Path.of("bench", "target", "load-server.log"));
+                server = load.server;
                 Year.head();
                 Year.measure(load).print("the first week");
                 end(server);

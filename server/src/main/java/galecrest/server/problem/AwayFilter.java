@@ -66,6 +66,7 @@ class AwayFilter extends OncePerRequestFilter {
     /** Pages and scripts are not in the database. */
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getRequestURI().startsWith("/api/") && !request.getRequestURI().startsWith("/feeds/");
+        return !request.getRequestURI().startsWith("/api/")
+                && !request.getRequestURI().startsWith("/feeds/");
     }
 }

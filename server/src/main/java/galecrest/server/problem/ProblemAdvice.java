@@ -126,8 +126,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
      * The database may be away; whatever else goes wrong is our mistake, and is found in the log by its number.
      */
     @ExceptionHandler
-    ProblemDetail unexpected(
-            RuntimeException failure, HttpServletRequest request, HttpServletResponse response) {
+    ProblemDetail unexpected(RuntimeException failure, HttpServletRequest request, HttpServletResponse response) {
         Optional<ProblemDetail> away = DatabaseAway.of(failure);
         if (away.isPresent()) {
             LOG.warn("{}: {}", away.get().getTitle(), failure.getMessage());

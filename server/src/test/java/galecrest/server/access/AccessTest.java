@@ -69,7 +69,16 @@ class AccessTest extends ServerTest {
 
     /** The usual ones, those of the keyboard, and the own name with little beside it (NIST SP 800-63B, 3.1.1.2). */
     @ParameterizedTest
-    @ValueSource(strings = {"password123", "qwertyuiop", "1234567890", "aaaaaaaaaaaa", "iloveyou12", "maramaramara", "mara123456"})
+    @ValueSource(
+            strings = {
+                "password123",
+                "qwertyuiop",
+                "1234567890",
+                "aaaaaaaaaaaa",
+                "iloveyou12",
+                "maramaramara",
+                "mara123456"
+            })
     void aPasswordThatIsGuessedFirstIsRefused(String next) throws Exception {
         Answer answer = call(MARA, "POST", "/api/password", Map.of("old", "brackwater", "next", next));
         assertThat(answer.status()).isEqualTo(422);

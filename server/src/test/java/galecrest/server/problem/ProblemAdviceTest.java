@@ -20,7 +20,9 @@ class ProblemAdviceTest {
     @Test
     void aMistakeOfOursIsA500WithANumberToQuote() {
         ProblemDetail answer = advice.unexpected(
-                new IllegalArgumentException("The estimate must be low ≤ likely."), new MockHttpServletRequest(), new MockHttpServletResponse());
+                new IllegalArgumentException("The estimate must be low ≤ likely."),
+                new MockHttpServletRequest(),
+                new MockHttpServletResponse());
         assertThat(answer.getStatus()).isEqualTo(500);
         assertThat(answer.getDetail()).doesNotContain("estimate").contains("not your input");
         assertThat(answer.getProperties()).containsKey("number");
