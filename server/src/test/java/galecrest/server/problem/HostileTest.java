@@ -18,6 +18,7 @@ import java.sql.Statement;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.annotation.DirtiesContext;
@@ -27,12 +28,13 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Whatever is asked of it, the server answers, refuses without a trace what it refuses, and plans what is there. */
 @DirtiesContext
+@Timeout(value = 20 * 60, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
 class HostileTest extends ServerTest {
     /** So many times the usual number, for a longer run. */
     private static final int TIMES = Integer.parseInt(System.getenv().getOrDefault("GALECREST_HOSTILE", "1"));
 
-    private static final int REQUESTS = 900 * TIMES;
-    private static final int TABLES = 60 * TIMES;
+    private static final int REQUESTS = 8_000 * TIMES;
+    private static final int TABLES = 400 * TIMES;
 
     @Autowired
     private JdbcClient db;
