@@ -28,6 +28,21 @@ class CallRepository {
                             where done_at is not null order by done_at desc, id limit :past)""").param("past", PAST).query(CallResponse.class).list();
     }
 
+    /** Whether the same was noted since then, or is promised for the same time. */
+    boolean isNoted(String who, String about, String said, @Nullable Instant due, Instant since) {
+        return db.sql("""
+                        select exists (select 1 from promised_call where who = :who and about = :about
+                            and (said = :said and done_at > :since
+                                or :said = '' and done_at is null and due = :due::timestamptz))""")
+                .param("who", who)
+                .param("about", about)
+                .param("said", said)
+                .param("since", Timestamp.from(since))
+                .param("due", due == null ? null : Timestamp.from(due))
+                .query(Boolean.class)
+                .single();
+    }
+
     Optional<CallResponse> open(String id) {
         return db.sql("""
                         select id, build_id, who, about, due, done_at, said, by_name from promised_call

@@ -8,6 +8,7 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,9 @@ import org.springframework.stereotype.Service;
 /** Calls are promised, answered, and noted when they come in. */
 @Service
 class CallService {
+    /** The very same within so long is one call, sent twice. */
+    private static final Duration SAME = Duration.ofMinutes(1);
+
     private final CallRepository calls;
     private final Journal journal;
     private final CurrentUser who;
@@ -42,6 +46,9 @@ class CallService {
         }
         journal.judge(() -> {
             Instant now = clock.instant();
+            if (calls.isNoted(form.who().strip(), form.about().strip(), said, form.due(), now.minus(SAME))) {
+                throw new ValidationException("said", "That is written down already, a moment ago.");
+            }
             if (!said.isEmpty()) {
                 String id = NewId.next();
                 calls.promise(

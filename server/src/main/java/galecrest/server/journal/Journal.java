@@ -288,6 +288,15 @@ public class Journal {
                 .list();
     }
 
+    /** Whether the last change was made by this session. */
+    public boolean lastIsOfSession() {
+        return db.sql("select session_id = :session from change order by id desc limit 1")
+                .param("session", who.session())
+                .query(Boolean.class)
+                .optional()
+                .orElse(false);
+    }
+
     /** The number of the last change; 0 before the first. */
     public long last() {
         return db.sql("select coalesce(max(id), 0) from change")

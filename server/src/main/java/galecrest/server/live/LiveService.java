@@ -1,5 +1,7 @@
 package galecrest.server.live;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import galecrest.core.build.Build;
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.PlanDifference;
@@ -11,8 +13,10 @@ import galecrest.server.access.SessionService;
 import galecrest.server.board.BoardService;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -26,6 +30,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter.DataWithMediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -44,6 +49,7 @@ class LiveService {
     private final BoardService boards;
     private final SessionService sessions;
     private final CurrentUser who;
+    private final ObjectMapper json;
     private final ConcurrentHashMap<Long, Screen> screens = new ConcurrentHashMap<>();
     private final AtomicLong numbers = new AtomicLong();
     private final ExecutorService senders =
@@ -58,7 +64,14 @@ class LiveService {
     private PlanService.@Nullable Current last;
     private boolean away;
 
-    LiveService(Journal journal, PlanService plans, BoardService boards, SessionService sessions, CurrentUser who) {
+    LiveService(
+            Journal journal,
+            PlanService plans,
+            BoardService boards,
+            SessionService sessions,
+            CurrentUser who,
+            ObjectMapper json) {
+        this.json = json;
         this.boards = boards;
         this.journal = journal;
         this.plans = plans;
@@ -81,7 +94,7 @@ class LiveService {
         emitter.onError(e -> gone.run());
         makeRoom(screen.account().username());
         screens.put(number, screen);
-        screen.tell(SseEmitter.event().name("hello").data("{}", MediaType.APPLICATION_JSON));
+        screen.tell(event("hello", "{}"));
         return emitter;
     }
 
@@ -126,16 +139,15 @@ class LiveService {
     }
 
     private void tellAll(String event) {
-        screens.values().forEach(s -> tell(s, SseEmitter.event().name(event).data("{}", MediaType.APPLICATION_JSON)));
+        Set<DataWithMediaType> told = event(event, "{}");
+        screens.values().forEach(s -> tell(s, told));
     }
 
     /** Long thinking is further, or at its end. */
     void thought(String id) {
         dropEnded();
-        screens.values().stream()
-                .filter(Screen::seesDrafts)
-                .forEach(s ->
-                        tell(s, SseEmitter.event().name("thought").data("\"" + id + "\"", MediaType.APPLICATION_JSON)));
+        Set<DataWithMediaType> thought = event("thought", "\"" + id + "\"");
+        screens.values().stream().filter(Screen::seesDrafts).forEach(s -> tell(s, thought));
     }
 
     /** Ends the streams of sessions that have ended. */
@@ -153,8 +165,8 @@ class LiveService {
         });
     }
 
-    private void tell(Screen screen, SseEmitter.SseEventBuilder event) {
-        if (!screen.tell(event)) {
+    private void tell(Screen screen, Set<DataWithMediaType> events) {
+        if (!events.isEmpty() && !screen.tell(events)) {
             screens.values().remove(screen);
             screen.close();
         }
@@ -175,13 +187,15 @@ class LiveService {
         if (before == null || entries.isEmpty() || screens.isEmpty()) {
             return;
         }
-        push(true);
-        push(false);
+        Set<DataWithMediaType> forHands = news(true);
+        Set<DataWithMediaType> forOthers = news(false);
         PlanDifference difference = plans.since(before, now);
+        List<Set<DataWithMediaType>> whole = new ArrayList<>();
+        List<Set<DataWithMediaType>> withoutEffects = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
             Journal.Entry entry = entries.get(i);
             boolean carries = i == entries.size() - 1;
-            LiveChange whole = new LiveChange(
+            LiveChange change = new LiveChange(
                     entry.id(),
                     entry.at(),
                     entry.actor(),
@@ -189,31 +203,46 @@ class LiveService {
                     carries ? difference.moved().size() : 0,
                     carries ? margins(difference, now) : List.of(),
                     carries ? names(difference, now) : List.of());
-            screens.values().forEach(s -> {
-                if (entry.isFor(s.account().role())) {
-                    tell(s, event(s.seesDrafts() ? whole : whole.withoutEffects()));
-                }
-            });
+            whole.add(event("change", written(change)));
+            withoutEffects.add(event("change", written(change.withoutEffects())));
         }
+        // All that is new goes to a screen at once.
+        screens.values().forEach(s -> {
+            Set<DataWithMediaType> all = new LinkedHashSet<>(s.seesDrafts() ? forOthers : forHands);
+            for (int i = 0; i < entries.size(); i++) {
+                if (entries.get(i).isFor(s.account().role())) {
+                    all.addAll((s.seesDrafts() ? whole : withoutEffects).get(i));
+                }
+            }
+            tell(s, all);
+        });
     }
 
-    /** Tells hands, or the others, what is new on the board before they ask. */
-    private void push(boolean hands) {
-        List<Screen> some =
-                screens.values().stream().filter(s -> s.seesDrafts() != hands).toList();
-        if (some.isEmpty()) {
+    /** What is new on the board of hands, or of the others, before they ask; empty where none of them looks. */
+    private Set<DataWithMediaType> news(boolean hands) {
+        if (screens.values().stream().allMatch(s -> s.seesDrafts() == hands)) {
             editions.remove(hands);
-            return;
+            return Set.of();
         }
         BoardService.Pushed pushed = boards.pushed(hands, editions.get(hands));
         editions.put(hands, pushed.edition());
-        if (pushed.json() != null) {
-            some.forEach(s -> tell(s, SseEmitter.event().name("news").data(pushed.json(), MediaType.APPLICATION_JSON)));
-        }
+        return pushed.json() == null ? Set.of() : event("news", pushed.json());
     }
 
-    private static SseEmitter.SseEventBuilder event(LiveChange change) {
-        return SseEmitter.event().name("change").data(change, MediaType.APPLICATION_JSON);
+    /** An event as it is sent, the same for all screens. */
+    private static Set<DataWithMediaType> event(String name, String data) {
+        return SseEmitter.event()
+                .name(name)
+                .data(data, MediaType.APPLICATION_JSON)
+                .build();
+    }
+
+    private String written(LiveChange change) {
+        try {
+            return json.writeValueAsString(change);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static List<String> margins(PlanDifference difference, PlanService.Current now) {

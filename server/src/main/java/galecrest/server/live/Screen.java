@@ -4,10 +4,13 @@ import galecrest.server.access.Account;
 import galecrest.server.access.Role;
 import java.io.IOException;
 import java.util.ArrayDeque;
+import java.util.LinkedHashSet;
 import java.util.Queue;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter.DataWithMediaType;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -22,7 +25,7 @@ final class Screen {
     private final Account account;
     private final String session;
     private final Executor senders;
-    private final Queue<SseEmitter.SseEventBuilder> waiting = new ArrayDeque<>();
+    private final Queue<Set<DataWithMediaType>> waiting = new ArrayDeque<>();
     private boolean sending;
     private boolean closed;
 
@@ -47,11 +50,11 @@ final class Screen {
     }
 
     /** Tells it something, now or as soon as it has taken what was before; false where it does not listen any more. */
-    synchronized boolean tell(SseEmitter.SseEventBuilder event) {
+    synchronized boolean tell(Set<DataWithMediaType> events) {
         if (closed || waiting.size() >= MOST_WAITING) {
             return false;
         }
-        waiting.add(event);
+        waiting.add(events);
         if (!sending) {
             try {
                 sending = true;
@@ -65,7 +68,7 @@ final class Screen {
     }
 
     private void send() {
-        for (SseEmitter.SseEventBuilder next = next(); next != null; next = next()) {
+        for (Set<DataWithMediaType> next = next(); next != null; next = next()) {
             try {
                 emitter.send(next);
             } catch (IOException | RuntimeException gone) {
@@ -81,9 +84,15 @@ final class Screen {
         return closed;
     }
 
-    private synchronized SseEmitter.@Nullable SseEventBuilder next() {
-        SseEmitter.SseEventBuilder next = closed ? null : waiting.poll();
-        sending = next != null;
+    /** All that waits, to be sent as one. */
+    private synchronized @Nullable Set<DataWithMediaType> next() {
+        sending = !closed && !waiting.isEmpty();
+        if (!sending) {
+            return null;
+        }
+        Set<DataWithMediaType> next = new LinkedHashSet<>();
+        waiting.forEach(next::addAll);
+        waiting.clear();
         return next;
     }
 

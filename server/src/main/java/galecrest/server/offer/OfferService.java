@@ -75,7 +75,8 @@ public class OfferService {
 
     /**
      * Where a hard date is late, its car is let go at once, without waiting for the long thinking: whoever made the edit
-     * that lost the date hears with the answer what would save it. Once for each record; whether something was found.
+     * that lost the date hears with the answer what would save it. Once for each record, and only for who made it;
+     * whether something was found.
      */
     private boolean lookedAtOnce(PlanService.Current now) {
         Set<CommitmentId> late = now.plan().outlooks().stream()
@@ -86,7 +87,7 @@ public class OfferService {
                 .filter(c -> c.kind().hard() && late.contains(c.id()))
                 .map(Commitment::build)
                 .collect(Collectors.toSet());
-        if (cars.isEmpty() || looked.getAndSet(now.change()) == now.change()) {
+        if (cars.isEmpty() || !journal.lastIsOfSession() || looked.getAndSet(now.change()) == now.change()) {
             return false;
         }
         Plan plan = plans.lettingGo(now, cars);

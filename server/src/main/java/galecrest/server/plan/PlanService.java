@@ -117,8 +117,15 @@ public class PlanService {
                 return whole.get();
             }
         }
-        // Somebody writes faster than plans are made: then both are of what this transaction sees.
-        return reading.execute(status -> read.apply(make(now())));
+        // Somebody writes faster than plans are made: then both are of what one transaction sees, one after another.
+        synchronized (making) {
+            return reading.execute(status -> {
+                Current known = stillTrue();
+                Current now = known == null ? make(now()) : known;
+                current = now;
+                return read.apply(now);
+            });
+        }
     }
 
     /** The record with what the open change has written. */
@@ -251,11 +258,11 @@ public class PlanService {
 
     public News newsFor(String username) {
         Optional<PublishedRepository.Told> last = published.last();
-        Optional<PublishedRepository.Told> seen = published.seenBy(username);
+        Optional<String> seen = published.seenBy(username);
         ShopSnapshot shop = current().shop();
-        return new News(
-                last.map(PublishedRepository.Told::at), last.flatMap(l -> seen.filter(s -> !s.id().equals(l.id()))
-                        .map(s -> PlanDifference.between(StillOpen.of(s.plan(), shop), StillOpen.of(l.plan(), shop)))));
+        return new News(last.map(PublishedRepository.Told::at), last.flatMap(l -> seen.filter(id -> !id.equals(l.id()))
+                .flatMap(published::find)
+                .map(s -> PlanDifference.between(StillOpen.of(s.plan(), shop), StillOpen.of(l.plan(), shop)))));
     }
 
     /** The account has seen what is published now. */

@@ -55,7 +55,7 @@ class PublishedRepository {
         return read;
     }
 
-    private Optional<Told> find(String id) {
+    Optional<Told> find(String id) {
         return db.sql("select * from published_plan where id = :id")
                 .param("id", id)
                 .query(this::told)
@@ -116,11 +116,12 @@ class PublishedRepository {
         db.sql("delete from taken_plan").update();
     }
 
-    /** The published plan that an account has seen last. */
-    Optional<Told> seenBy(String username) {
-        return db.sql("""
-                        select p.* from plan_seen l join published_plan p on p.id = l.plan_id
-                        where l.username = :username""").param("username", username).query(this::told).optional();
+    /** The id of the published plan that an account has seen last. */
+    Optional<String> seenBy(String username) {
+        return db.sql("select plan_id from plan_seen where username = :username")
+                .param("username", username)
+                .query(String.class)
+                .optional();
     }
 
     void markSeen(String username, String plan, Instant at) {

@@ -73,6 +73,22 @@ class WorkTogetherTest extends TogetherTest {
         assertThat(rows(id) - before).isEqualTo(crew);
     }
 
+    /** Several on one telephone, or one who presses twice: the call is noted once, and the next one promised once. */
+    @Test
+    void aCallIsNotedOnce() throws Exception {
+        Map<String, Object> rang =
+                Map.of("who", "Tide Driveline", "about", "shaft", "said", "on the van", "due", at(1, "15:00"));
+        assertThat(Collections.frequency(together(hands, "/api/calls", rang), 204))
+                .isEqualTo(1);
+        Map<String, Object> promised = Map.of("who", "Anchor Machining", "about", "rods", "due", at(2, "09:00"));
+        assertThat(Collections.frequency(together(hands, "/api/calls", promised), 204))
+                .isEqualTo(1);
+        assertThat(count("select count(*) from promised_call where who = 'Tide Driveline' and about = 'shaft'"))
+                .isEqualTo(2);
+        assertThat(count("select count(*) from promised_call where who = 'Anchor Machining' and about = 'rods'"))
+                .isEqualTo(1);
+    }
+
     /** Done beside held: either it was held first and done then, with the hours once, or the hold came too late. */
     @Test
     void whatIsDoneIsNotHeldToo() throws Exception {
