@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -41,9 +42,12 @@ public class PlanService {
     private final CurrentUser who;
     private final TransactionTemplate reading;
     /** Whoever makes the plan that is not there yet; nobody waits for it while holding a connection. */
-    private final Object making = new Object();
+    private final OneAtATime<Current> making = new OneAtATime<>();
 
+    /** The plan made last of what is in the record. */
     private volatile @Nullable Current current;
+    /** The plan of a change that is not in yet, and may never be: for nobody who does not see it in the record. */
+    private volatile @Nullable Current coming;
 
     PlanService(
             SnapshotRepository snapshots,
@@ -84,23 +88,31 @@ public class PlanService {
         if (TransactionSynchronizationManager.isActualTransactionActive()) {
             throw new IllegalStateException("The plan was asked for within a transaction; ask for it before.");
         }
-        Current known = stillTrue();
-        if (known != null) {
+        long change = journal.last();
+        Instant now = now();
+        Current known = current;
+        if (fits(known, change, now)) {
             return known;
         }
-        synchronized (making) {
-            Current made = stillTrue();
-            if (made == null) {
-                made = reading.execute(status -> make(now()));
-                current = made;
-            }
-            return made;
+        Current next = coming;
+        if (next != null && next.change() == change && next.shop().now().equals(now)) {
+            current = next;
+            return next;
         }
+        return making.make(
+                made -> fits(made, change, now),
+                () -> fits(current, change, now) ? current : reading.execute(status -> makeCurrent()));
     }
 
-    private @Nullable Current stillTrue() {
-        Current known = current;
-        return known != null && known.shop().now().equals(now()) && known.change() == journal.last() ? known : null;
+    /** Whether a plan has a change in it, or later ones too, and is of these five minutes. */
+    private static boolean fits(@Nullable Current known, long change, Instant now) {
+        return known != null && known.change() >= change && known.shop().now().equals(now);
+    }
+
+    private Current makeCurrent() {
+        Current made = make(now());
+        current = made;
+        return made;
     }
 
     /**
@@ -117,15 +129,16 @@ public class PlanService {
                 return whole.get();
             }
         }
-        // Somebody writes faster than plans are made: then both are of what one transaction sees, one after another.
-        synchronized (making) {
-            return reading.execute(status -> {
-                Current known = stillTrue();
-                Current now = known == null ? make(now()) : known;
-                current = now;
-                return read.apply(now);
-            });
-        }
+        // Somebody writes faster than plans are made: then both are of what one transaction sees.
+        AtomicReference<T> besides = new AtomicReference<>();
+        making.make(
+                theirs -> false,
+                () -> reading.execute(status -> {
+                    Current now = makeCurrent();
+                    besides.set(read.apply(now));
+                    return now;
+                }));
+        return besides.get();
     }
 
     /** The record with what the open change has written. */
@@ -295,7 +308,6 @@ public class PlanService {
                 throw new ValidationException("pin", "The pin on " + name + " cannot hold: " + broken.reason());
             }
         }
-        // Its number is that of a change not yet in, so that nobody is given it before it is.
-        current = next;
+        coming = next;
     }
 }
