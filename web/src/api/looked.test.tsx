@@ -4,8 +4,14 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { lookNow, LOOKS_MILLIS, useLooked } from './looked'
 
 describe('what is looked up beside the board', () => {
-  beforeEach(() => void vi.useFakeTimers())
-  afterEach(() => void vi.useRealTimers())
+  beforeEach(() => {
+    vi.useFakeTimers()
+    vi.spyOn(Math, 'random').mockReturnValue(0)
+  })
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.restoreAllMocks()
+  })
 
   const pass = (millis: number) => act(() => void vi.advanceTimersByTime(millis))
   const screenAt = (change: number) =>
@@ -35,6 +41,16 @@ describe('what is looked up beside the board', () => {
     }
     expect(seen.size).toBeGreaterThanOrEqual(4)
     expect(seen.size).toBeLessThanOrEqual(6)
+  })
+
+  it('is not looked up by all screens at the same moment', () => {
+    vi.spyOn(Math, 'random').mockReturnValue(0.5)
+    const { result, rerender } = screenAt(1)
+    rerender({ change: 2 })
+    pass(1_400)
+    expect(result.current).toBe(1)
+    pass(200)
+    expect(result.current).toBe(2)
   })
 
   it('follows what is changed here at once', () => {

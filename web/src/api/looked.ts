@@ -2,9 +2,14 @@ import { useEffect, useRef, useState, useSyncExternalStore } from 'react'
 
 /**
  * What is looked up beside the board follows each change that is made here at once; of those that others make, the first
- * at once and then no more than one in so long: a screen of a busy shop would else ask for all its lists all the time.
+ * soon and then no more than one in so long: a screen of a busy shop would else ask for all its lists all the time.
  */
 export const LOOKS_MILLIS = 8_000
+/** Screens that hear of something at the same moment look it up at different ones. */
+const SPREAD_MILLIS = 3_000
+
+/** How long this screen waits, for others not to ask at the same moment. */
+export const spread = () => Math.random() * SPREAD_MILLIS
 
 let made = 0
 const listeners = new Set<() => void>()
@@ -25,15 +30,16 @@ export function useLooked(change: number | undefined): number | undefined {
     () => made,
   )
   const [looked, setLooked] = useState(change)
-  const last = useRef({ at: 0, here })
+  const [first] = useState(spread)
+  const last = useRef({ at: 0, here, spread: first })
   useEffect(() => {
     if (change === undefined || change === looked) return
     const look = () => {
-      last.current = { at: Date.now(), here }
+      last.current = { at: Date.now(), here, spread: spread() }
       setLooked(change)
     }
-    const wait = here === last.current.here ? last.current.at + LOOKS_MILLIS - Date.now() : 0
-    const timer = window.setTimeout(look, Math.max(0, wait))
+    const others = () => Math.max(0, last.current.at + LOOKS_MILLIS - Date.now()) + last.current.spread
+    const timer = window.setTimeout(look, here === last.current.here ? others() : 0)
     return () => window.clearTimeout(timer)
   }, [change, looked, here])
   return looked

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { type QueryClient, useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { DESK } from './desk'
 import { OFFERS } from './offers'
@@ -12,6 +12,10 @@ const ODDS = ['odds']
 const THOUGHTS = ['thoughts']
 /** What is asked anew when the server tells of thinking. */
 export const THINKING = [ODDS, THOUGHTS, DESK, OFFERS]
+/** Whether something that people asked for is being thought about. */
+export const isThinkingFor = (queries: QueryClient) =>
+  (queries.getQueryData<Thought[]>(THOUGHTS) ?? []).some(thinking)
+
 /** Should a notice be lost, it is asked for after this long anyway. */
 const REFETCH_MILLIS = 20_000
 

@@ -8,7 +8,8 @@ import { usePushed, useRefresh } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type LiveChange, useLive } from '../api/live'
 import { useSend } from '../api/send'
-import { THINKING } from '../api/thinking'
+import { spread } from '../api/looked'
+import { isThinkingFor, THINKING } from '../api/thinking'
 import { Finder, openFinder } from './Finder'
 import { ShopTime } from './ShopTime'
 import { useTold } from './useTold'
@@ -62,7 +63,11 @@ export function Frame({ account, children, onOffer, tools }: Props) {
     },
     () => void refresh(),
     useThrottledCallback(() => {
-      THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey }, { cancelRefetch: false }))
+      // What was asked for here is wanted now; what is thought of for everybody comes to all screens in turn.
+      const wait = isThinkingFor(queries) ? 0 : spread()
+      window.setTimeout(() => {
+        THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey }, { cancelRefetch: false }))
+      }, wait)
     }, THOUGHTS_MILLIS),
     pushed,
   )
@@ -106,7 +111,7 @@ function useUndo() {
 }
 
 /** Thinking tells of each of its steps; a screen looks what came of them no more often than this. */
-const THOUGHTS_MILLIS = 2_000
+const THOUGHTS_MILLIS = 4_000
 
 /** Messages of changes that are open; the newest few stay, older ones make room. */
 const told: string[] = []

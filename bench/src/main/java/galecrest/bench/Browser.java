@@ -19,6 +19,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
@@ -44,7 +45,8 @@ final class Browser implements AutoCloseable {
     /** As in the web client. */
     private static final long LOOKS_MILLIS = 8_000;
 
-    private static final long THOUGHTS_MILLIS = 2_000;
+    private static final long SPREAD_MILLIS = 3_000;
+    private static final long THOUGHTS_MILLIS = 4_000;
 
     private final String address;
     private final ObjectMapper json;
@@ -230,7 +232,8 @@ final class Browser implements AutoCloseable {
                 return;
             }
             waiting = true;
-            long wait = Math.max(0, last + every - System.currentTimeMillis());
+            long wait = Math.max(0, last + every - System.currentTimeMillis())
+                    + ThreadLocalRandom.current().nextLong(SPREAD_MILLIS);
             CompletableFuture.delayedExecutor(wait, TimeUnit.MILLISECONDS, ASKERS)
                     .execute(this::ask);
         }

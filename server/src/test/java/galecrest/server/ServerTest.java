@@ -40,6 +40,8 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
             "galecrest.start=" + ServerTest.FROM_OUTSIDE,
             "galecrest.slower=" + ServerTest.SLOWER,
             "galecrest.parcels.watch=false",
+            // All tests together ask for many links that are not there, from one address.
+            "galecrest.link-misses=100000",
             // Several contexts stand side by side in each of several processes; what is idle gives its connection back.
             "spring.datasource.hikari.minimum-idle=1",
             // Odds after every change would take most of the time of all tests; those of odds switch it on.

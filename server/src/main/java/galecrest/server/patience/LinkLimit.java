@@ -11,6 +11,7 @@ import java.util.function.LongSupplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
@@ -31,8 +32,6 @@ class LinkLimit extends OncePerRequestFilter {
             Pattern.compile("/api/(?:customer|wall|invitations)/([^/]+)(?:/.*)?|/feeds/([^/]+)\\.ics");
     private static final int SECONDS = 300;
 
-    /** A link of an old mail, tried a few times by a few people. */
-    private static final int MISSES = 30;
     /** Five a second: a wall asks once a second, and a shop may have several on one link. */
     private static final int ASKED = 1_500;
 
@@ -45,13 +44,14 @@ class LinkLimit extends OncePerRequestFilter {
     private final ObjectMapper json;
 
     @Autowired
-    LinkLimit(ObjectMapper json) {
-        this(json, System::nanoTime);
+    LinkLimit(ObjectMapper json, @Value("${galecrest.link-misses:30}") int misses) {
+        this(json, misses, System::nanoTime);
     }
 
-    LinkLimit(ObjectMapper json, LongSupplier time) {
+    /** @param misses of an address: a link of an old mail is tried a few times by a few people */
+    LinkLimit(ObjectMapper json, int misses, LongSupplier time) {
         this.json = json;
-        misses = new Allowance(MISSES, SECONDS, time);
+        this.misses = new Allowance(misses, SECONDS, time);
         asked = new Allowance(ASKED, SECONDS, time);
         good = new Allowance(1, GOOD_SECONDS, time);
     }

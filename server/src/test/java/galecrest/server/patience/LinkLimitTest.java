@@ -17,7 +17,7 @@ class LinkLimitTest {
 
     private final Set<String> there = new HashSet<>(Set.of("/api/customer/good", "/feeds/week.ics", "/api/board"));
     private long seconds = 1_000_000;
-    private final LinkLimit limit = new LinkLimit(new ObjectMapper(), () -> TimeUnit.SECONDS.toNanos(seconds));
+    private final LinkLimit limit = new LinkLimit(new ObjectMapper(), 30, () -> TimeUnit.SECONDS.toNanos(seconds));
 
     private MockHttpServletResponse ask(String from, String path) throws Exception {
         MockHttpServletRequest request = new MockHttpServletRequest("GET", path);

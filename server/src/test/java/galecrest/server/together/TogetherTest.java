@@ -60,6 +60,7 @@ abstract class TogetherTest extends ServerTest {
                         "--galecrest.start=" + START,
                         "--galecrest.slower=" + SLOWER,
                         "--galecrest.parcels.watch=false",
+                        "--galecrest.link-misses=100000",
                         "--spring.datasource.url=" + database(),
                         "--spring.datasource.hikari.maximum-pool-size=" + CONNECTIONS);
     }
