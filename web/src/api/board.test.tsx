@@ -55,7 +55,7 @@ describe('the board', () => {
     change = 2
     await act(() => Promise.all([result.current.refresh(2), result.current.refresh(2)]))
     expect(asked(NEWS)).toHaveLength(1)
-    expect(result.current.board.data?.board.change).toBe(2)
+    await waitFor(() => expect(result.current.board.data?.board.change).toBe(2))
   })
 
   it('asks once more where the news on their way were of an earlier change', async () => {
@@ -78,6 +78,6 @@ describe('the board', () => {
       release()
       await Promise.all([going, heard])
     })
-    expect(result.current.board.data?.board.change).toBe(2)
+    await waitFor(() => expect(result.current.board.data?.board.change).toBe(2))
   })
 })
