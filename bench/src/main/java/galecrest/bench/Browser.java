@@ -360,6 +360,13 @@ final class Browser implements AutoCloseable {
         return board;
     }
 
+    /** What was heard and counted up to now. */
+    void forget() {
+        heard.clear();
+        List.of(pushes, wholeBoards, hangUps, errors, newsBytes, answers, lists.asked, thoughts.asked)
+                .forEach(count -> count.set(0));
+    }
+
     List<Long> heard() {
         return List.copyOf(heard);
     }
