@@ -129,6 +129,7 @@ class InvitationService {
     /** Sets the password; the link has then been used. */
     @Transactional
     public void accept(String token, String password) {
+        PasswordRules.mustBeGood("password", password, List.of());
         String username = invitations
                 .use(NewId.hash(token), clock.instant())
                 .orElseThrow(() -> new NotFoundException("invitation"));

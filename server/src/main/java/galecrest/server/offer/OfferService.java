@@ -10,6 +10,7 @@ import galecrest.core.work.WorkId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
 import galecrest.server.journal.Journal;
+import galecrest.server.plan.OneAtATime;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
@@ -39,6 +41,9 @@ public class OfferService {
     /** The last change of the record for which a late date was looked at at once. */
     private final AtomicLong looked = new AtomicLong(-1);
 
+    private final OneAtATime<Open> mending = new OneAtATime<>();
+    private volatile @Nullable Open last;
+
     OfferService(OfferRepository offers, PlanService plans, Journal journal, Clock clock) {
         this.offers = offers;
         this.plans = plans;
@@ -47,6 +52,13 @@ public class OfferService {
     }
 
     private record Mended(OfferRow row, Plan plan, BetterPlan better) {}
+
+    /** What is on offer beside a plan, mended once for all who look. */
+    private record Open(PlanService.Current now, Set<String> which, List<Mended> offers) {
+        boolean is(PlanService.Current of, Set<String> these) {
+            return now == of && which.equals(these);
+        }
+    }
 
     /**
      * Puts what was found on offer, where it is worth it and was not dismissed before; whether it did.
@@ -128,8 +140,19 @@ public class OfferService {
 
     /** What is on offer and better than the present plan, as it would be with what has changed since. */
     private List<Mended> open(PlanService.Current now) {
+        List<OfferRow> rows = offers.standing();
+        Set<String> which = rows.stream().map(row -> row.id() + row.state()).collect(Collectors.toSet());
+        return mending.make(
+                        of -> of.is(now, which),
+                        () -> last != null && last.is(now, which)
+                                ? last
+                                : (last = new Open(now, which, mended(now, rows))))
+                .offers();
+    }
+
+    private List<Mended> mended(PlanService.Current now, List<OfferRow> rows) {
         List<Mended> mended = new ArrayList<>();
-        for (OfferRow row : offers.standing()) {
+        for (OfferRow row : rows) {
             Plan plan = plans.withTaken(now.shop(), row.plan());
             BetterPlan.between(now.shop(), now.plan(), plan).ifPresent(b -> mended.add(new Mended(row, plan, b)));
         }

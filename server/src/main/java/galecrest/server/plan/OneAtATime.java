@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param <T> what is made
  */
-final class OneAtATime<T> {
+public final class OneAtATime<T> {
     private @Nullable CompletableFuture<T> going;
 
     /**
@@ -20,7 +20,7 @@ final class OneAtATime<T> {
      *
      * @param fits whether what another made is what this caller wants
      */
-    T make(Predicate<T> fits, Supplier<T> maker) {
+    public T make(Predicate<T> fits, Supplier<T> maker) {
         while (true) {
             CompletableFuture<T> mine = new CompletableFuture<>();
             CompletableFuture<T> theirs = goesOr(mine);
