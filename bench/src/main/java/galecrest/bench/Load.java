@@ -115,6 +115,8 @@ public final class Load {
         ProcessBuilder server = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx1g",
+                // As ./galecrest starts it.
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("java.class.path"),
                 "galecrest.server.Galecrest",
