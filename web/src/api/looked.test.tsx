@@ -14,8 +14,10 @@ describe('what is looked up beside the board', () => {
   })
 
   const pass = (millis: number) => act(() => void vi.advanceTimersByTime(millis))
-  const screenAt = (change: number) =>
-    renderHook(({ change }) => useLooked(change), { initialProps: { change } })
+  const screenAt = (change?: number) =>
+    renderHook(({ change }: { change?: number | undefined }) => useLooked(change), {
+      initialProps: { change },
+    })
 
   it('follows the first change of others at once, and then one in so long', () => {
     const { result, rerender } = screenAt(1)
@@ -41,6 +43,19 @@ describe('what is looked up beside the board', () => {
     }
     expect(seen.size).toBeGreaterThanOrEqual(4)
     expect(seen.size).toBeLessThanOrEqual(6)
+  })
+
+  it('begins with the board, however soon something is changed here', () => {
+    vi.spyOn(Math, 'random').mockReturnValue(0.9)
+    const { result, rerender } = screenAt()
+    expect(result.current).toBeUndefined()
+    rerender({ change: 1 })
+    pass(1)
+    expect(result.current).toBe(1)
+    rerender({ change: 2 })
+    act(() => lookNow())
+    pass(1)
+    expect(result.current).toBe(2)
   })
 
   it('is not looked up by all screens at the same moment', () => {

@@ -30,16 +30,17 @@ export function useLooked(change: number | undefined): number | undefined {
     () => made,
   )
   const [looked, setLooked] = useState(change)
-  const [first] = useState(spread)
-  const last = useRef({ at: 0, here, spread: first })
+  const [begin] = useState(spread)
+  const last = useRef({ at: 0, here, spread: begin })
   useEffect(() => {
     if (change === undefined || change === looked) return
+    const first = looked === undefined
     const look = () => {
-      last.current = { at: Date.now(), here, spread: spread() }
+      last.current = { at: first ? 0 : Date.now(), here, spread: spread() }
       setLooked(change)
     }
     const others = () => Math.max(0, last.current.at + LOOKS_MILLIS - Date.now()) + last.current.spread
-    const timer = window.setTimeout(look, here === last.current.here ? others() : 0)
+    const timer = window.setTimeout(look, first || here !== last.current.here ? 0 : others())
     return () => window.clearTimeout(timer)
   }, [change, looked, here])
   return looked

@@ -28,7 +28,7 @@ export function CustomerPage() {
     queryKey: ['customer', token],
     queryFn: () => dataOf(client.GET('/api/customer/{token}', { params: { path: { token } } })),
     retry: false,
-    refetchInterval: (query) => (query.state.error ? AGAIN_MILLIS : 60_000),
+    refetchInterval: (query) => (isAwayError(query.state.error) ? AGAIN_MILLIS : 120_000),
   })
   if (page.isPending || (!page.data && isAwayError(page.error)))
     return (

@@ -10,6 +10,10 @@ type WallView = Schemas['WallResponse']
 
 const ASKS_MILLIS = 900
 const AGAIN_MILLIS = 30_000
+/** A link that has ended is hardly asked for: who asks often for what is not there is not answered, nor is his neighbour. */
+const ENDED_MILLIS = 120_000
+
+const hasEnded = (error: unknown) => error !== null && !isAwayError(error)
 
 /** The workshop's screen: large, read-only, always as it is now. */
 export function Wall() {
@@ -18,7 +22,7 @@ export function Wall() {
   const change = useQuery({
     queryKey: ['wall-change', token],
     queryFn: () => dataOf(client.GET('/api/wall/{token}/change', { params: { path } })),
-    refetchInterval: ASKS_MILLIS,
+    refetchInterval: (query) => (hasEnded(query.state.error) ? ENDED_MILLIS : ASKS_MILLIS),
     refetchIntervalInBackground: true,
     retry: false,
   })
@@ -30,8 +34,9 @@ export function Wall() {
     refetchIntervalInBackground: true,
     placeholderData: (before) => before,
   })
-  if (!wall.data) {
-    return change.error && !isAwayError(change.error) ? (
+  const ended = hasEnded(change.error)
+  if (!wall.data || ended) {
+    return ended ? (
       <Nothing
         title="Nothing to see"
         text={tooOften(change.error) ?? 'This link to the wall was revoked, or never was.'}

@@ -177,7 +177,7 @@ class EventsTest extends BrowserTest {
         assertThat(region(wall, "Who is on what")).containsText("Toe and pressures");
         assertThat(region(wall, "Next gate of each car")).containsText("Four hours of Crane Moor");
         button(mara, "revoke").click();
-        assertThat(wall.getByText("The connection is lost")).isVisible();
+        assertThat(wall.getByText("This link to the wall was revoked")).isVisible();
     }
 
     @Test
