@@ -1,9 +1,12 @@
 import { useSyncExternalStore } from 'react'
 
+/** What does not come: an answer of the server, one that its database gives, or news of what others do. */
+export type Missing = 'server' | 'database' | 'news'
+
 /** What a screen cannot reach just now, and what was not saved for it. */
 export interface Away {
   /** What does not answer; absent once it does again. */
-  what?: 'server' | 'database'
+  what?: Missing
   /** Since when, by the clock of this screen, in milliseconds. */
   since: number
   /** What was pressed meanwhile and is not saved, in the words on the screen. */
@@ -12,6 +15,10 @@ export interface Away {
 
 const MOST_TOLD = 8
 
+/** How it is known: by requests, or by the stream of news. Each is back by itself. */
+type By = 'requests' | 'stream'
+
+const missing: { [by in By]?: Missing | undefined } = {}
 let away: Away | undefined
 const listeners = new Set<() => void>()
 
@@ -20,15 +27,25 @@ function set(next: Away | undefined) {
   listeners.forEach((listener) => listener())
 }
 
-/** Something does not answer. */
-export function isAway(what: 'server' | 'database') {
-  if (away?.what !== what)
-    set({ what, since: away?.what ? away.since : Date.now(), notSaved: away?.notSaved ?? [] })
+function tell() {
+  const what = missing.requests ?? missing.stream
+  if (what === away?.what) return
+  const notSaved = away?.notSaved ?? []
+  if (what) set({ what, since: away?.what ? away.since : Date.now(), notSaved })
+  else set(notSaved.length > 0 ? { since: away?.since ?? Date.now(), notSaved } : undefined)
 }
 
-/** It answers again; what was not saved is still to be told. */
-export function isBack() {
-  if (away?.what) set(away.notSaved.length > 0 ? { since: away.since, notSaved: away.notSaved } : undefined)
+/** Something does not answer. */
+export function isAway(what: Missing, by: By = 'requests') {
+  missing[by] = what
+  tell()
+}
+
+/** It answers again; what was not saved is still to be told. The stream greets only where all is there. */
+export function isBack(by: By = 'requests') {
+  delete missing[by]
+  if (by === 'stream') delete missing.requests
+  tell()
 }
 
 /** Something was pressed and is not saved. */

@@ -2,6 +2,7 @@
 import { act, renderHook } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useAway } from './away'
+import { newServer, on } from '../testing/server'
 import { useLive } from './live'
 
 /** A stream of events whose server is the test. */
@@ -34,6 +35,8 @@ describe('live news', () => {
     Stream.all = []
     vi.useFakeTimers()
     vi.stubGlobal('EventSource', Stream)
+    newServer()
+    on('GET /api/me', () => ({}))
   })
   afterEach(() => {
     vi.useRealTimers()
@@ -84,7 +87,7 @@ describe('live news', () => {
     act(() => void vi.advanceTimersByTime(15_000))
     expect(result.current).toBeUndefined()
     act(() => void vi.advanceTimersByTime(6_000))
-    expect(result.current).toBe('server')
+    expect(result.current).toBe('news')
     expect(Stream.all).toHaveLength(2)
     stream(1).say('hello')
     expect(result.current).toBeUndefined()
@@ -94,7 +97,7 @@ describe('live news', () => {
     const { heard, result } = listening()
     stream(0).say('hello')
     stream(0).lose(false)
-    expect(result.current).toBe('server')
+    expect(result.current).toBe('news')
     stream(0).say('hello')
     expect(result.current).toBeUndefined()
     expect(heard).toEqual(['back'])

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { isAway, isBack } from './away'
-import type { Schemas } from './client'
+import { client, dataOf, type Schemas } from './client'
 
 /** What every screen hears of a change. */
 export interface LiveChange {
@@ -46,6 +46,12 @@ export function useLive(
     let timer: number | undefined
     let silent: number | undefined
     let lost = false
+    const lose = () => {
+      lost = true
+      isAway('news', 'stream')
+      // Whether it is the stream alone, or the server, is seen by asking.
+      void dataOf(client.GET('/api/me')).catch(() => undefined)
+    }
     const again = () => {
       source?.close()
       window.clearTimeout(timer)
@@ -54,8 +60,7 @@ export function useLive(
     const heard = () => {
       window.clearTimeout(silent)
       silent = window.setTimeout(() => {
-        lost = true
-        isAway('server')
+        lose()
         again()
       }, SILENT_MILLIS)
     }
@@ -64,14 +69,14 @@ export function useLive(
       heard()
       source.addEventListener('hello', () => {
         heard()
-        isBack()
+        isBack('stream')
         if (lost) back.current()
         lost = false
       })
       source.addEventListener('away', () => {
         heard()
         lost = true
-        isAway('database')
+        isAway('database', 'stream')
       })
       source.addEventListener('beat', heard)
       source.addEventListener('change', (event) =>
@@ -82,8 +87,7 @@ export function useLive(
       )
       source.addEventListener('thought', () => thought.current())
       source.onerror = () => {
-        lost = true
-        isAway('server')
+        lose()
         if (source?.readyState === EventSource.CLOSED) again()
       }
     }

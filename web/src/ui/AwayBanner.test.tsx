@@ -19,7 +19,7 @@ describe('what is away', () => {
   beforeEach(() => {
     newServer()
     act(() => {
-      isBack()
+      isBack('stream')
       forgetNotSaved()
     })
     render(

@@ -19,6 +19,13 @@ export function AwayBanner() {
         </Button>
       </div>
     )
+  if (away.what === 'news')
+    return (
+      <div className="lost" role="alert">
+        News of what others do does not come through, for <Since key={away.since} since={away.since} /> now.
+        What you see may be old; it is being restored.
+      </div>
+    )
   return (
     <div className="lost" role="alert">
       {away.what === 'database' ? 'The database is away' : 'The server cannot be reached'}, for{' '}

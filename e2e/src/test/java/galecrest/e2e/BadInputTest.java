@@ -85,7 +85,7 @@ class BadInputTest extends BrowserTest {
         assertThat(region(mara, "Car sheet")).isVisible();
         mara.route("**/api/live", com.microsoft.playwright.Route::abort);
         mara.reload();
-        assertThat(mara.getByRole(AriaRole.ALERT)).containsText("The connection is lost");
+        assertThat(mara.getByRole(AriaRole.ALERT)).containsText("News of what others do does not come through");
         mara.unroute("**/api/live");
         assertThat(mara.getByRole(AriaRole.ALERT)).hasCount(0);
     }
