@@ -89,9 +89,9 @@ export function useBoardQuery() {
 }
 
 /** What is looked up beside the board, and not for that very change already, nor once for all. */
-const isBeside = ({ queryKey, observers }: Query, change: number) =>
+const isBeside = ({ queryKey, observers }: Query, change?: number) =>
   queryKey[0] !== BOARD[0] &&
-  !queryKey.includes(change) &&
+  (change === undefined || !queryKey.includes(change)) &&
   observers.some((observer) => observer.options.staleTime !== Infinity)
 
 const MOST_TO_PAINT_MILLIS = 300
@@ -143,7 +143,7 @@ export function useRefresh() {
       if (change !== undefined && !missing()) return
       // Nothing in the record tells that there is something new to look up.
       await painted()
-      await queries.invalidateQueries({ predicate: (query) => isBeside(query, known()) })
+      await queries.invalidateQueries({ predicate: (query) => isBeside(query) })
     },
     [queries, known],
   )
