@@ -96,6 +96,8 @@ export function useLive(
       source?.close()
       window.clearTimeout(timer)
       window.clearTimeout(silent)
+      // Nobody listens any more, so nothing is missed.
+      isBack('stream')
     }
   }, [])
 }
