@@ -92,6 +92,12 @@ export async function dataOf<T>(answer: Promise<Answer<T>>): Promise<T> {
   return result.data as T
 }
 
+/** For a change that answers nothing: it was done. */
+export async function done(answer: Promise<Answer<unknown>>): Promise<true> {
+  await dataOf(answer)
+  return true
+}
+
 /** No answer came. */
 function notReached(failure: unknown): ProblemError {
   isAway('server')

@@ -1,8 +1,9 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
-import { client, dataOf } from '../api/client'
+import { client, dataOf, done } from '../api/client'
 import { type TestDay, type TestFinding } from '../api/season'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { useSent } from '../ui/useSent'
 import { useLine } from '../ui/useLine'
 
 const WHEN: { value: TestFinding['decision']; label: string }[] = [
@@ -47,16 +48,17 @@ export function FixList({ event, day, changes }: { event: string; day: TestDay; 
 }
 
 function Row({ finding, changes }: { finding: TestFinding; changes: boolean }) {
-  const { send, busy } = useSend()
-  const decide = (decision: TestFinding['decision']) =>
-    void send(() =>
-      dataOf(
+  const { send } = useSend()
+  const decide = useSent(finding.decision, (decision) =>
+    send(() =>
+      done(
         client.PUT('/api/test-findings/{finding}', {
           params: { path: { finding: finding.id } },
           body: { decision, minutes: 0 },
         }),
       ),
-    )
+    ),
+  )
   return (
     <div className={`${layout.spread} ${layout.ruled}`}>
       <span>
@@ -66,10 +68,10 @@ function Row({ finding, changes }: { finding: TestFinding; changes: boolean }) {
         <NativeSelect
           size="xs"
           aria-label={`When ${finding.what} is fixed`}
-          value={finding.decision}
-          disabled={busy}
+          value={decide.shown}
+          disabled={decide.sending}
           data={WHEN}
-          onChange={(e) => decide(e.currentTarget.value as TestFinding['decision'])}
+          onChange={(e) => decide.choose(e.currentTarget.value as TestFinding['decision'])}
         />
       ) : (
         <span className="small">{WHEN.find((w) => w.value === finding.decision)?.label}</span>

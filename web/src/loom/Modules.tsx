@@ -1,9 +1,10 @@
 import { Button, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { type Car, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
+import { type Send, useSent } from '../ui/useSent'
 import { type Loom } from './LoomSheet'
 import css from './loom.module.css'
 
@@ -29,8 +30,8 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
   const { send } = useSend()
   const name = (id: string) => loom.modules.find((m) => m.id === id)?.name ?? ''
   const change = (m: Module, part: Partial<Module>) =>
-    void send(() =>
-      dataOf(
+    send(() =>
+      done(
         client.PUT('/api/modules/{module}', { params: { path: { module: m.id } }, body: { ...m, ...part } }),
       ),
     )
@@ -71,17 +72,7 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                   <td>{KINDS.find(([k]) => k === m.kind)?.[1]}</td>
                   <td>
                     {manages ? (
-                      <select
-                        aria-label={`what becomes of ${m.name}`}
-                        value={m.decision}
-                        onChange={(e) => change(m, { decision: e.currentTarget.value as Decision })}
-                      >
-                        {DECISIONS.map(([d, said]) => (
-                          <option key={d} value={d}>
-                            {said}
-                          </option>
-                        ))}
-                      </select>
+                      <Becomes module={m} decide={(decision) => change(m, { decision })} />
                     ) : (
                       DECISIONS.find(([d]) => d === m.decision)?.[1]
                     )}
@@ -94,7 +85,7 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                           <button
                             type="button"
                             aria-label={`${m.name} does not need ${name(n)}`}
-                            onClick={() => change(m, { needs: m.needs.filter((x) => x !== n) })}
+                            onClick={() => void change(m, { needs: m.needs.filter((x) => x !== n) })}
                           >
                             ×
                           </button>
@@ -105,7 +96,7 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                       <select
                         aria-label={`${m.name} needs`}
                         value=""
-                        onChange={(e) => change(m, { needs: [...m.needs, e.currentTarget.value] })}
+                        onChange={(e) => void change(m, { needs: [...m.needs, e.currentTarget.value] })}
                       >
                         <option value="">needs …</option>
                         {loom.modules
@@ -208,26 +199,46 @@ function NewModule({ car }: { car: Car }) {
   )
 }
 
+function Becomes({ module, decide }: { module: Module; decide: Send<Decision> }) {
+  const { shown, choose, sending } = useSent(module.decision, decide)
+  return (
+    <select
+      aria-label={`what becomes of ${module.name}`}
+      value={shown}
+      disabled={sending}
+      onChange={(e) => choose(e.currentTarget.value as Decision)}
+    >
+      {DECISIONS.map(([d, said]) => (
+        <option key={d} value={d}>
+          {said}
+        </option>
+      ))}
+    </select>
+  )
+}
+
 /** Which job waits until everything is decided. */
 function Waits({ car, loom }: { car: Car; loom: Loom }) {
   const { board } = useBoard()
   const { send } = useSend()
   const jobs = board.works.filter((w) => w.buildId === car.id && w.status !== 'DONE')
+  const waits = useSent(loom.workId ?? '', (workId) =>
+    send(() =>
+      done(
+        client.PUT('/api/builds/{id}/loom-job', {
+          params: { path: { id: car.id } },
+          body: { workId: workId || undefined },
+        }),
+      ),
+    ),
+  )
   return (
     <label className="small">
       The job that waits until all are decided{' '}
       <select
-        value={loom.workId ?? ''}
-        onChange={(e) =>
-          void send(() =>
-            dataOf(
-              client.PUT('/api/builds/{id}/loom-job', {
-                params: { path: { id: car.id } },
-                body: { workId: e.currentTarget.value || undefined },
-              }),
-            ),
-          )
-        }
+        value={waits.shown}
+        disabled={waits.sending}
+        onChange={(e) => waits.choose(e.currentTarget.value)}
       >
         <option value="">none</option>
         {jobs.map((w) => (

@@ -1,9 +1,10 @@
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
-import { client, dataOf } from '../api/client'
+import { client, dataOf, done } from '../api/client'
 import { type Finding, type RollOut } from '../api/rollout'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { useSent } from '../ui/useSent'
 import css from './rollout.module.css'
 
 const AFTER_ALL = ''
@@ -28,16 +29,17 @@ export function Found({ car, rollOut }: { car: string; rollOut: RollOut }) {
 }
 
 function FindingRow({ finding, rollOut }: { finding: Finding; rollOut: RollOut }) {
-  const { send, busy } = useSend()
-  const put = (before: string) =>
-    void send(() =>
-      dataOf(
+  const { send } = useSend()
+  const put = useSent(finding.before ?? AFTER_ALL, (before) =>
+    send(() =>
+      done(
         client.PUT('/api/rollout-findings/{finding}', {
           params: { path: { finding: finding.id } },
           body: { before: before || undefined },
         }),
       ),
-    )
+    ),
+  )
   return (
     <div className={css.finding}>
       <div className={layout.spread}>
@@ -52,10 +54,10 @@ function FindingRow({ finding, rollOut }: { finding: Finding; rollOut: RollOut }
           <NativeSelect
             size="xs"
             aria-label={`When ${finding.what} is put right`}
-            value={finding.before ?? AFTER_ALL}
+            value={put.shown}
             data={places(rollOut)}
-            disabled={busy}
-            onChange={(e) => put(e.currentTarget.value)}
+            disabled={put.sending}
+            onChange={(e) => put.choose(e.currentTarget.value)}
           />
         )}
       </div>

@@ -1,7 +1,7 @@
 import { Button, Textarea } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { type GateState } from '../api/rollout'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
@@ -80,8 +80,8 @@ function GateLineRow({ car, line, at }: { car: string; line: Line; at: (time?: s
   const sign = (signed: boolean) =>
     send(() =>
       signed
-        ? dataOf(client.PUT('/api/builds/{id}/signatures/{key}', { params: { path } }))
-        : dataOf(client.DELETE('/api/builds/{id}/signatures/{key}', { params: { path } })),
+        ? done(client.PUT('/api/builds/{id}/signatures/{key}', { params: { path } }))
+        : done(client.DELETE('/api/builds/{id}/signatures/{key}', { params: { path } })),
     )
   return (
     <li className={css.check}>

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { type Attempt, type RollOut, type StepState } from '../api/rollout'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
@@ -168,7 +168,7 @@ function Checks({ attempt, checks, after, disabled }: ChecksProps) {
   const { send } = useSend()
   const tick = (check: string, ticked: boolean) =>
     send(() =>
-      dataOf(
+      done(
         client.PUT('/api/rollout-attempts/{attempt}/ticks', {
           params: { path: { attempt: attempt.id } },
           body: { check, after, ticked },
