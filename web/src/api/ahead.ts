@@ -5,9 +5,9 @@ import { client, dataOf } from './client'
 
 /** What the plan asks of the days ahead: latest starts by work, loads of skills, what can go on now. Not for hands. */
 export function useAhead(asks: boolean) {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const query = useQuery({
-    queryKey: ['ahead', board.change, board.now],
+    queryKey: ['ahead', looked, board.now],
     queryFn: () => dataOf(client.GET('/api/ahead')),
     placeholderData: (before) => before,
     enabled: asks,

@@ -18,8 +18,9 @@ export type Tag = NonNullable<Schemas['PlacedView']['tag']>
 
 /** The board with its parts by id. */
 export interface Indexed {
-  /** Its `change` is the one as of which lists beside it are looked up; see {@link useLooked}. */
   board: Board
+  /** The change as of which lists beside the board are looked up; see {@link useLooked}. */
+  looked: number
   /** The builds that are cars; others hold work without one. */
   cars: Car[]
   car: Map<string, Car>
@@ -39,7 +40,8 @@ const byId = <T extends { id: string }>(things: T[]) => new Map(things.map((t) =
 /** The board with its things by their ids, and the change that lists beside it are looked up for. */
 export function indexed(board: Board, looked = board.change): Indexed {
   return {
-    board: looked === board.change ? board : { ...board, change: looked },
+    board,
+    looked,
     cars: board.cars.filter(isCar),
     car: byId(board.cars),
     work: byId(board.works),

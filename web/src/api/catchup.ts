@@ -7,9 +7,9 @@ export type PersonDay = Schemas['PersonDay']
 
 /** A day of those whom one may see, as it is written down; the last working day where none is asked for. */
 export function useCatchUp(day: string | undefined): CatchUpDay | undefined {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const query = useQuery({
-    queryKey: ['catch-up', day, board.change],
+    queryKey: ['catch-up', day, looked],
     queryFn: () => dataOf(client.GET('/api/catch-up', { params: { query: day ? { day } : {} } })),
     placeholderData: (before) => before,
   })

@@ -6,9 +6,9 @@ export type Decision = Schemas['CarDecisionResponse']
 
 /** What is to be decided about a car, the open ones first, and what was. */
 export function useDecisions(car: string): Decision[] | undefined {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const query = useQuery({
-    queryKey: ['decisions', car, board.change],
+    queryKey: ['decisions', car, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/decisions', { params: { path: { id: car } } })),
     placeholderData: (before) => before,
   })

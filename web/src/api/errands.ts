@@ -6,9 +6,9 @@ export type Errand = Schemas['ErrandResponse']
 
 /** Errands that are to be done, the next first; who goes when is on the board, under the job. */
 export function useErrands(): Errand[] {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const query = useQuery({
-    queryKey: ['errands', board.change],
+    queryKey: ['errands', looked],
     queryFn: () => dataOf(client.GET('/api/errands')),
     placeholderData: (before) => before,
   })

@@ -6,9 +6,9 @@ export type AskedFinding = Schemas['AskedFindingResponse']
 
 /** What was found and waits for a customer's yes; those that nobody has asked about first. */
 export function useAskedFindings(): AskedFinding[] {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const query = useQuery({
-    queryKey: ['findings', board.change],
+    queryKey: ['findings', looked],
     queryFn: () => dataOf(client.GET('/api/findings')),
     placeholderData: (before) => before,
   })

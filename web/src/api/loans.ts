@@ -4,9 +4,9 @@ import { client, dataOf, type Schemas } from './client'
 
 /** What cars owe each other, and the shelf. */
 export function useLoans(): Schemas['LoanResponse'][] {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const query = useQuery({
-    queryKey: ['loans', board.change],
+    queryKey: ['loans', looked],
     queryFn: () => dataOf(client.GET('/api/loans')),
     placeholderData: (before) => before,
   })

@@ -12,7 +12,7 @@ export type Live = Schemas['LiveResponse']
 
 const LIVE_MILLIS = 500
 
-/** How far a car has come; asked anew with each change. */
+/** How far a car has come; asked anew with each change and at once, for two who stand at a car wait for each other. */
 export function useRollOut(build: string, change: number): RollOut | undefined {
   return useQuery({
     queryKey: ['rollout', build, change],

@@ -6,9 +6,9 @@ import { useCarried, useStaleGraph } from '../api/stale'
 
 /** What a piece of work disturbs of what was measured: by its words, until somebody says otherwise. */
 export function Disturbs({ work, changes }: { work: Work; changes: boolean }) {
-  const { board } = useBoard()
-  const graph = useStaleGraph(board.change)
-  const carried = useCarried(work.id, board.change)
+  const { looked } = useBoard()
+  const graph = useStaleGraph(looked)
+  const carried = useCarried(work.id, looked)
   const { send, busy } = useSend()
   if (!graph || !carried) return null
   const say = (disturbances?: string[]) =>

@@ -12,12 +12,12 @@ type Fault = Schemas['FaultResponse']
 
 /** Faults that are looked for: what was checked, how, by whom, and what it is not. */
 export function Faults({ car }: { car: Car }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const { send, busy } = useSend()
   const [symptom, setSymptom] = useState('')
   const [open, setOpen] = useState<string>()
   const faults = useQuery({
-    queryKey: ['faults', car.id, board.change],
+    queryKey: ['faults', car.id, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/faults', { params: { path: { id: car.id } } })),
     placeholderData: (before) => before,
   })

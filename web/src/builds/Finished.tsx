@@ -8,10 +8,10 @@ import layout from '../ui/layout.module.css'
 
 /** The finished jobs of a car: who, when, and how long against what was thought. */
 export function Finished({ car, onPick }: { car: Car; onPick: (work: string) => void }) {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const [open, setOpen] = useState(false)
   const done = useQuery({
-    queryKey: ['finished', car.id, board.change],
+    queryKey: ['finished', car.id, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/finished', { params: { path: { id: car.id } } })),
     enabled: open,
     placeholderData: (before) => before,

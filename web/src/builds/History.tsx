@@ -17,12 +17,12 @@ interface Props {
 
 /** Finished builds that are put away: found again, and taken out for what comes next. */
 export function History({ manager, onTakenOut, onClose }: Props) {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const { send, busy } = useSend()
   const [find, setFind] = useState('')
   const [text] = useDebouncedValue(find, 200)
   const found = useQuery({
-    queryKey: ['history', text, board.change],
+    queryKey: ['history', text, looked],
     queryFn: () => dataOf(client.GET('/api/history', { params: { query: { text } } })),
     placeholderData: (before) => before,
   })

@@ -8,13 +8,13 @@ import { useSend } from '../api/send'
 
 /** What a job puts on the shelf once it is done. */
 export function Yield({ work, changes }: { work: Work; changes: boolean }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const desk = useDesk()
   const { send, busy } = useSend()
   const [error, setError] = useState<string>()
   const path = { path: { id: work.id } }
   const kept = useQuery({
-    queryKey: ['yield', work.id, board.change],
+    queryKey: ['yield', work.id, looked],
     queryFn: () => dataOf(client.GET('/api/works/{id}/yield', { params: path })),
     placeholderData: (before) => before,
   }).data

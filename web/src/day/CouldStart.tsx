@@ -8,9 +8,9 @@ import css from './day.module.css'
 
 /** What could be started now, by whom nothing is planned for now. */
 export function CouldStart({ onOpen }: { onOpen: (work: string) => void }) {
-  const { board, car, work } = useBoard()
+  const { board, car, work, looked } = useBoard()
   const could = useQuery({
-    queryKey: ['could', board.change, board.now],
+    queryKey: ['could', looked, board.now],
     queryFn: () => dataOf(client.GET('/api/my-day/could')),
     placeholderData: (before) => before,
   })

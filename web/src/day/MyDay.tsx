@@ -20,10 +20,10 @@ import css from './day.module.css'
 
 /** A hand's day on the phone: now, next, later; start, done, held because, a finding. */
 export function MyDay({ account }: { account: Schemas['Account'] }) {
-  const { board, work, person } = useBoard()
+  const { board, work, person, looked } = useBoard()
   const own = useOwn(board.works, account.personId)
   const mine = useQuery({
-    queryKey: ['my-day', own, board.change, board.now],
+    queryKey: ['my-day', own, looked, board.now],
     queryFn: () => dataOf(client.GET('/api/my-day', { params: { query: {} } })),
     enabled: Boolean(account.personId),
     placeholderData: (before) => before,

@@ -10,10 +10,10 @@ const PAST = 4
 
 /** Whom to ring, and the latest of what was said. */
 export function Calls() {
-  const { board, car } = useBoard()
+  const { board, car, looked } = useBoard()
   const [ringing, setRinging] = useState<{ id: string; who: string; about: string }>()
   const calls = useQuery({
-    queryKey: ['calls', board.change],
+    queryKey: ['calls', looked],
     queryFn: () => dataOf(client.GET('/api/calls')),
     placeholderData: (before) => before,
   })

@@ -17,10 +17,10 @@ const InTime = ({ chance }: { chance?: number }) =>
 
 /** The times that the vendor offers, against when it can truly leave; booked with one press. */
 export function Slots({ id }: { id: string }) {
-  const { board, commitment, car } = useBoard()
+  const { board, commitment, car, looked } = useBoard()
   const { send, busy } = useSend()
   const query = useQuery({
-    queryKey: ['slots', id, board.change],
+    queryKey: ['slots', id, looked],
     queryFn: () => dataOf(client.GET('/api/outworks/{id}/slots', { params: { path: { id } } })),
     placeholderData: (before) => before,
   })
@@ -86,10 +86,10 @@ interface WhatItDoesProps {
 
 /** What booking a time does to the dates: told at once of the times around when it can leave, of the others when asked. */
 function WhatItDoes({ work, slot, nameOf }: WhatItDoesProps) {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const [asked, setAsked] = useState(false)
   const query = useQuery({
-    queryKey: ['slot', work, slot.id, board.change],
+    queryKey: ['slot', work, slot.id, looked],
     queryFn: () =>
       dataOf(
         client.GET('/api/outworks/{id}/slots/{slot}', { params: { path: { id: work, slot: slot.id } } }),

@@ -9,8 +9,8 @@ const SHOWN = 3
 
 /** The next gate of a car with what keeps it shut, and those that are open again. */
 export function NextGate({ car }: { car: string }) {
-  const { board } = useBoard()
-  const gates = useGates(car, board.change)
+  const { looked } = useBoard()
+  const gates = useGates(car, looked)
   if (!gates) return null
   const again = gates.filter((g) => g.state === 'OPEN_AGAIN')
   const next = gates.find((g) => g.state === 'SHUT' || g.state === 'READY')

@@ -10,8 +10,8 @@ import css from './domain.module.css'
 
 /** The better plan that is on offer: what it wins, what it moves, whom to tell; taken, kept for later or turned down. */
 export function OnOffer({ account }: { account: Schemas['Account'] }) {
-  const { board } = useBoard()
-  const offers = useOffers(board.change, account.role !== 'HAND')
+  const { looked } = useBoard()
+  const offers = useOffers(looked, account.role !== 'HAND')
   const open = offers.filter((o) => !o.kept)
   const [later, setLater] = useState(false)
   const shown = later ? offers : open.slice(0, 1)

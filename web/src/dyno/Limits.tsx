@@ -11,8 +11,8 @@ type Row = Omit<Limit, 'usual'>
 
 /** What a car's runs are looked through for, and where that is changed: the maker's figure goes before the usual one. */
 export function Limits({ car, channels }: { car: string; channels: string[] }) {
-  const { board } = useBoard()
-  const limits = useLimits(car, board.change)
+  const { looked } = useBoard()
+  const limits = useLimits(car, looked)
   const [open, setOpen] = useState(false)
   if (!limits) return null
   return (

@@ -23,8 +23,8 @@ const STANDARDS = [
 
 /** The runs of a car on the rolling road, before and after a change, and whether the change is real. */
 export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
-  const { board } = useBoard()
-  const answer = useRuns(car.id, board.change)
+  const { looked } = useBoard()
+  const answer = useRuns(car.id, looked)
   const [sides, setSides] = useState<{ before?: string; after?: string }>({})
   const [off, setOff] = useState<Set<string>>(new Set())
   const [range, setRange] = useState<{ from?: number; to?: number }>({})
@@ -54,7 +54,7 @@ export function PowerRuns({ car, manages }: { car: Car; manages: boolean }) {
           worth,
         }
       : undefined
-  const { comparison, problems } = useComparison(car.id, board.change, asked)
+  const { comparison, problems } = useComparison(car.id, looked, asked)
   const wrong = (field: string) => problems.find((p) => p.field === field)?.message
   const open = runs.find((r) => r.id === here) ?? runs.at(-1)
   const states = statesOf(runs).map((s) => ({ value: s || ' ', label: stateSaid(s) }))

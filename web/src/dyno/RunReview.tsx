@@ -23,8 +23,8 @@ interface Props {
 
 /** What the log said in a run: each channel against its limit, and drawn when it is asked for. */
 export function RunReview({ run, car, manages }: Props) {
-  const { board } = useBoard()
-  const trace = useTrace(run.id, COLUMNS, board.change)
+  const { looked } = useBoard()
+  const trace = useTrace(run.id, COLUMNS, looked)
   const { send, busy } = useSend()
   const [shown, setShown] = useState<string>()
   const [limiting, setLimiting] = useState<ReviewLine>()

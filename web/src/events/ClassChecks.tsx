@@ -17,8 +17,8 @@ export function useClasses(change: number) {
 
 /** What the class of an event limits, and whether each car that races was checked for it. */
 export function ClassChecks({ event }: { event: RaceEvent }) {
-  const { board } = useBoard()
-  const limits = useClasses(board.change)?.find((c) => c.name === event.className)?.limits
+  const { looked } = useBoard()
+  const limits = useClasses(looked)?.find((c) => c.name === event.className)?.limits
   return (
     <section aria-label="Class">
       <h2>Class</h2>
@@ -48,8 +48,8 @@ export function ClassChecks({ event }: { event: RaceEvent }) {
 }
 
 function OfCar({ build, name }: { build: string; name: string }) {
-  const { board, car } = useBoard()
-  const sheet = useLog(build, board.change)?.find((m) => m.gauge === 'class-check' && !m.correctedBy)
+  const { car, looked } = useBoard()
+  const sheet = useLog(build, looked)?.find((m) => m.gauge === 'class-check' && !m.correctedBy)
   const other = sheet && String(sheet.asked?.class ?? '') !== name
   const wrong = !sheet || other || sheet.staleBecause
   return (

@@ -51,9 +51,9 @@ const KINDS: { value: Session['kind']; label: string }[] = [
 
 /** An event with its sessions, cars and crew. */
 export function EventForm({ event, onClose, onKept }: Props) {
-  const { board, cars: allCars } = useBoard()
+  const { board, cars: allCars, looked } = useBoard()
   const { zone } = board
-  const classes = useClasses(board.change)
+  const classes = useClasses(looked)
   const [name, setName] = useState(event?.name ?? '')
   const [place, setPlace] = useState(event?.place ?? '')
   const [className, setClassName] = useState(event?.className ?? '')

@@ -100,8 +100,8 @@ export function EventPage({ event, changes, onGone }: Props) {
 
 /** What of its cars has run out, or will at this event or before it. */
 function RunsOut({ event, changes }: { event: RaceEvent; changes: boolean }) {
-  const { board, car } = useBoard()
-  const components = useComponents(board.change)
+  const { car, looked } = useBoard()
+  const components = useComponents(looked)
   const rows = (components ?? [])
     .filter((c) => event.cars.some((x) => x.buildId === c.buildId))
     .flatMap((c) => c.due.filter((d) => !d.at || d.at === event.name).map((d) => ({ c, d })))

@@ -16,8 +16,8 @@ const SEASON = 'season'
 
 /** The season, and one event: what must be true by when, its tyres, what runs out. */
 export function EventsRoom({ account }: { account: Schemas['Account'] }) {
-  const { board } = useBoard()
-  const events = useEvents(board.change)
+  const { board, looked } = useBoard()
+  const events = useEvents(looked)
   const { id } = useParams()
   const navigate = useNavigate()
   const [adding, setAdding] = useState(false)

@@ -19,10 +19,10 @@ interface Props {
 
 /** The sheet of one run: what was changed and measured, the laps, the driver's words. */
 export function RunSheet({ build, run, nth, changes, onClose }: Props) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const [form, setForm] = useState(run)
   const [errors, setErrors] = useState<Record<string, string>>({})
-  const sets = useTyreSets(board.change)
+  const sets = useTyreSets(looked)
   const { send, busy } = useSend()
   const put = (part: Partial<TestRun>) => setForm((f) => ({ ...f, ...part }))
   const text = (field: 'cold' | 'hot' | 'fuel' | 'driver' | 'air' | 'track', label: string, hint: string) => (

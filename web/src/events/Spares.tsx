@@ -6,8 +6,8 @@ import layout from '../ui/layout.module.css'
 
 /** How far each spare car is from running. */
 export function Spares({ event }: { event: RaceEvent }) {
-  const { board, car } = useBoard()
-  const spares = useSpares(event.id, board.change)
+  const { car, looked } = useBoard()
+  const spares = useSpares(event.id, looked)
   if (!spares || spares.length === 0) return null
   return (
     <section aria-label="Spare car">

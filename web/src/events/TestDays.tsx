@@ -22,8 +22,8 @@ interface Props {
 
 /** The day at the track: runs in order, a sheet for each, what the laps say, what is to be fixed. */
 export function TestDays({ event, changes }: Props) {
-  const { board, car } = useBoard()
-  const days = useTestDays(event.id, board.change)
+  const { car, looked } = useBoard()
+  const days = useTestDays(event.id, looked)
   const tests = event.sessions.some((s) => s.kind === 'TEST')
   const shown = (days ?? []).filter(
     (d) =>

@@ -18,8 +18,8 @@ interface Props {
 
 /** From the event before: what each car needs in between, against the hours that there are. */
 export function Turnarounds({ event, changes }: Props) {
-  const { board, car } = useBoard()
-  const all = useTurnarounds(event.id, board.change)
+  const { car, looked } = useBoard()
+  const all = useTurnarounds(event.id, looked)
   if (!all || all.length === 0) return null
   return (
     <section aria-label="Turnaround">

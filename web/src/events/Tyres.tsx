@@ -25,9 +25,9 @@ interface Props {
 
 /** Which set serves which session; a click chooses by hand, another lets it be chosen again. */
 export function Tyres({ event, changes }: Props) {
-  const { board, car } = useBoard()
-  const plans = useTyrePlans(event.id, board.change)
-  const sets = useTyreSets(board.change)
+  const { car, looked } = useBoard()
+  const plans = useTyrePlans(event.id, looked)
+  const sets = useTyreSets(looked)
   if (!plans || !sets || event.sessions.length === 0) return null
   return (
     <section aria-label="Tyres" id="tyres">

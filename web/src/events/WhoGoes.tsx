@@ -8,8 +8,8 @@ const WEEK = 5
 
 /** Who goes along, and how long whoever works towards it is at it without a day off. */
 export function WhoGoes({ event }: { event: RaceEvent }) {
-  const { board, person } = useBoard()
-  const stretches = useStretches(event.id, board.change)
+  const { board, person, looked } = useBoard()
+  const stretches = useStretches(event.id, looked)
   const shown = (stretches ?? []).filter(
     (s) => s.warnings.length > 0 || event.crew.includes(s.personId) || s.days > WEEK,
   )

@@ -16,11 +16,11 @@ const LAG_MILLIS = 200
 
 /** Road and test notes: who drove, what was felt, what was changed, beside what was measured in that hour. */
 export function CarLog({ car }: { car: Car }) {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const [find, setFind] = useState('')
   const [words] = useDebouncedValue(find, LAG_MILLIS)
   const notes = useQuery({
-    queryKey: ['notes', car.id, words, board.change],
+    queryKey: ['notes', car.id, words, looked],
     queryFn: () =>
       dataOf(
         client.GET('/api/builds/{id}/notes', { params: { path: { id: car.id }, query: { find: words } } }),

@@ -19,10 +19,10 @@ interface Props {
  * weight begins with what the car weighed last.
  */
 export function ClassPicker({ values, set, manages, weighed }: Props) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const { send, busy } = useSend()
   const classes = useQuery({
-    queryKey: ['classes', board.change],
+    queryKey: ['classes', looked],
     queryFn: () => dataOf(client.GET('/api/classes')),
     placeholderData: (before) => before,
   }).data

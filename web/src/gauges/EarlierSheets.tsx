@@ -26,8 +26,8 @@ interface Props {
 
 /** The sheets of a gauge that count, the newest first, and what a figure of theirs has done. */
 export function EarlierSheets({ car, log, gauge, driverIn, trend, manages, onCorrect }: Props) {
-  const { board } = useBoard()
-  const photos = usePhotos(car.id, board.change)
+  const { board, looked } = useBoard()
+  const photos = usePhotos(car.id, looked)
   const sheets = log.filter((s) => s.gauge === gauge && !s.correctedBy).slice(0, SHOWN)
   const like = sheets.filter((s) => (s.driverIn ?? driverIn) === driverIn)
   const points = trend

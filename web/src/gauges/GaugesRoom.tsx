@@ -65,8 +65,8 @@ export function GaugesRoom({ account }: { account: Schemas['Account'] }) {
 }
 
 function Measured({ car, gauge: name, manages }: { car: Car; gauge: string; manages: boolean }) {
-  const { board } = useBoard()
-  const log = useLog(car.id, board.change)
+  const { looked } = useBoard()
+  const log = useLog(car.id, looked)
   const gauges = useGauges()
   const gauge = gauges.find((g) => g.name === name)
   const before = useRef(name)

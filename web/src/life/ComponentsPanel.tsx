@@ -8,8 +8,8 @@ import css from './life.module.css'
 
 /** The components of a car: what runs out, and at which event. */
 export function ComponentsPanel({ car, changes }: { car: string; changes: boolean }) {
-  const { board } = useBoard()
-  const components = useComponents(board.change)
+  const { looked } = useBoard()
+  const components = useComponents(looked)
   const [picked, setPicked] = useState<string | 'new'>()
   if (!components) return null
   const own = components.filter((c) => c.buildId === car)

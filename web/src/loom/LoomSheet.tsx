@@ -9,9 +9,9 @@ export type Loom = Schemas['LoomResponse']
 
 /** A rewire: what becomes of each module, the tree in which the wires lie, and the wires. */
 export function LoomSheet({ car, manages }: { car: Car; manages: boolean }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const loom = useQuery({
-    queryKey: ['loom', car.id, board.change],
+    queryKey: ['loom', car.id, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/loom', { params: { path: { id: car.id } } })),
     placeholderData: (before, query) => (query?.queryKey[1] === car.id ? before : undefined),
   }).data

@@ -17,9 +17,9 @@ const ASKS: { value: GateLine['asks']; label: string }[] = [
 
 /** What gates ask, to be changed. */
 export function GateLines({ whose, changes }: { whose: Whose; changes: boolean }) {
-  const { board } = useBoard()
-  const lists = useGateLines(whose, board.change)
-  const graph = useStaleGraph(board.change)
+  const { looked } = useBoard()
+  const lists = useGateLines(whose, looked)
+  const graph = useStaleGraph(looked)
   if (!lists || !graph) return null
   const things = graph.measured.map((m) => ({ value: m.name, label: m.label }))
   return (

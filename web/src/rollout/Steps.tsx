@@ -13,8 +13,8 @@ const LISTS: { field: 'before' | 'after' | 'channels'; label: string; hint: stri
 
 /** The steps of the roll-out, to be changed. */
 export function Steps({ whose, changes }: { whose: Whose; changes: boolean }) {
-  const { board } = useBoard()
-  const lists = useSteps(whose, board.change)
+  const { looked } = useBoard()
+  const lists = useSteps(whose, looked)
   if (!lists) return null
   return (
     <ListEditor<Step>

@@ -9,9 +9,9 @@ import css from './shop.module.css'
 
 /** Private links to calendars of what was published, for a person, a station or a car. */
 export function Calendars() {
-  const { board, person, station, car } = useBoard()
+  const { board, person, station, car, looked } = useBoard()
   const feeds = useQuery({
-    queryKey: ['feeds', board.change],
+    queryKey: ['feeds', looked],
     queryFn: () => dataOf(client.GET('/api/feeds')),
     placeholderData: (before) => before,
   })

@@ -15,8 +15,8 @@ type Name = StaleGraph['measured'][number]['name']
 
 /** What disturbs what: kinds of work to the left, what is measured to the right in its order, drawn and edited. */
 export function StaleMap({ changes }: { changes: boolean }) {
-  const { board } = useBoard()
-  const graph = useStaleGraph(board.change)
+  const { looked } = useBoard()
+  const graph = useStaleGraph(looked)
   if (!graph) return null
   return <Editor key={graph.edition} graph={graph} changes={changes} />
 }

@@ -16,9 +16,9 @@ const FIELDS = [
 
 /** From when on the house warns that somebody is at it for too long. */
 export function StretchRule({ changes }: { changes: boolean }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const rule = useQuery({
-    queryKey: ['stretch-rule', board.change],
+    queryKey: ['stretch-rule', looked],
     queryFn: () => dataOf(client.GET('/api/stretch-rule')),
     placeholderData: (before) => before,
   }).data

@@ -11,11 +11,11 @@ type Sheet = Schemas['TemplateSheetResponse']
 
 /** Templates: what a kind of build takes. Those that ship with the shop are saved under a name of the house. */
 export function Templates({ changes }: { changes: boolean }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const { send } = useSend()
   const [editing, setEditing] = useState<Sheet>()
   const templates = useQuery({
-    queryKey: ['templates', board.change],
+    queryKey: ['templates', looked],
     queryFn: () => dataOf(client.GET('/api/templates')),
     placeholderData: (before) => before,
   })

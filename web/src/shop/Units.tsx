@@ -11,10 +11,10 @@ type System = 'METRIC' | 'CUSTOMARY'
 
 /** Which units stand first, for each kind of quantity: for the house, and for whoever looks. The other stands beside. */
 export function Units({ changes }: { changes: boolean }) {
-  const { board } = useBoard()
+  const { looked } = useBoard()
   const { send, busy } = useSend()
   const choices = useQuery({
-    queryKey: ['units', board.change],
+    queryKey: ['units', looked],
     queryFn: () => dataOf(client.GET('/api/units')),
     placeholderData: (before) => before,
   }).data

@@ -9,11 +9,11 @@ import css from './shop.module.css'
 
 /** Links to the wall, for a screen in the workshop. */
 export function WallLinks() {
-  const { board } = useBoard()
+  const { board, looked } = useBoard()
   const [made, setMade] = useState<string>()
   const { send, busy } = useSend()
   const links = useQuery({
-    queryKey: ['wall-links', board.change],
+    queryKey: ['wall-links', looked],
     queryFn: () => dataOf(client.GET('/api/wall-links')),
     placeholderData: (before) => before,
   }).data
