@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -41,6 +42,14 @@ final class Browser implements AutoCloseable {
     private static final Map<String, Long> SAID = new ConcurrentHashMap<>();
     /** The same by the number of its change, from when somebody has heard of it. */
     private static final Map<Long, Long> BEGAN = new ConcurrentHashMap<>();
+
+    /**
+     * What came to all browsers at once, read by the first of them: each has a machine of its own for that, which this one
+     * has not.
+     */
+    private static final Map<String, Pushed> PUSHED = new ConcurrentHashMap<>();
+
+    private record Pushed(String since, String edition, long change) {}
 
     /** As in the web client. */
     private static final long LOOKS_MILLIS = 8_000;
@@ -290,15 +299,31 @@ final class Browser implements AutoCloseable {
     /** News that came unasked are put in where they lead from the board that is here. */
     private void pushed(String data) {
         try {
-            JsonNode told = json.readTree(data);
-            if (told.get("since").asText().equals(edition)) {
-                JsonNode changed = told.get("news").get("changed");
-                edition = changed.get("edition").asText();
-                known.set(changed.get("change").asLong());
+            // Hundreds read the same few; what is long past nobody reads again.
+            if (PUSHED.size() > 64) {
+                PUSHED.clear();
+            }
+            Pushed told = PUSHED.computeIfAbsent(data, this::read);
+            if (told.since().equals(edition)) {
+                edition = told.edition();
+                known.set(told.change());
                 pushes.incrementAndGet();
             }
-        } catch (IOException | RuntimeException broken) {
+        } catch (RuntimeException broken) {
             errors.incrementAndGet();
+        }
+    }
+
+    private Pushed read(String data) {
+        try {
+            JsonNode told = json.readTree(data);
+            JsonNode changed = told.get("news").get("changed");
+            return new Pushed(
+                    told.get("since").asText(),
+                    changed.get("edition").asText(),
+                    changed.get("change").asLong());
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
         }
     }
 

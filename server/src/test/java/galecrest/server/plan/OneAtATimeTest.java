@@ -11,6 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -29,10 +30,10 @@ class OneAtATimeTest {
         threads.shutdownNow();
     }
 
-    private List<Future<Integer>> all(int least, CountDownLatch until) {
+    private List<Future<Integer>> all(CountDownLatch until) {
         List<Future<Integer>> answers = new ArrayList<>();
         for (int i = 0; i < MANY; i++) {
-            answers.add(threads.submit(() -> one.make(x -> x >= least, () -> {
+            answers.add(threads.submit(() -> one.make(x -> true, () -> {
                 int number = made.incrementAndGet();
                 await(until);
                 return number;
@@ -52,7 +53,7 @@ class OneAtATimeTest {
     @Test
     void manyWaitForTheOneWhoMakesIt() throws Exception {
         CountDownLatch go = new CountDownLatch(1);
-        List<Future<Integer>> answers = all(1, go);
+        List<Future<Integer>> answers = all(go);
         Thread.sleep(200);
         go.countDown();
         for (Future<Integer> answer : answers) {
@@ -65,7 +66,11 @@ class OneAtATimeTest {
     @Test
     void whoWantsAnotherMakesItAnew() throws Exception {
         CountDownLatch go = new CountDownLatch(1);
-        List<Future<Integer>> answers = all(2, go);
+        CountDownLatch refused = new CountDownLatch(MANY - 1);
+        List<Future<Integer>> answers = new ArrayList<>();
+        for (int i = 0; i < MANY; i++) {
+            answers.add(threads.submit(() -> one.make(x -> suits(x, refused), () -> made(go, refused))));
+        }
         Thread.sleep(200);
         go.countDown();
         int first = 0;
@@ -74,6 +79,21 @@ class OneAtATimeTest {
         }
         assertThat(first).as("only who made it himself takes it as it is").isEqualTo(1);
         assertThat(made.get()).isLessThan(MANY);
+    }
+
+    private static boolean suits(int number, CountDownLatch refused) {
+        if (number == 1) {
+            refused.countDown();
+        }
+        return number > 1;
+    }
+
+    /** The second is in the making until all have refused the first, and then a little. */
+    private int made(CountDownLatch go, CountDownLatch refused) {
+        int number = made.incrementAndGet();
+        await(number == 1 ? go : refused);
+        LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+        return number;
     }
 
     @Test
