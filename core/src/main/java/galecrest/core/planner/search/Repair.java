@@ -73,7 +73,7 @@ public final class Repair {
         if (reserved) {
             attempt.moreSteps();
         }
-        if (!attempt.hasSteps() || !attempt.disturbs()) {
+        if (!attempt.hasSteps() || !attempt.disturbs) {
             return;
         }
         RepairAttempt.Setting before = attempt.setting();
@@ -88,7 +88,7 @@ public final class Repair {
     }
 
     private void improve() {
-        if (!attempt.disturbs()) {
+        if (!attempt.disturbs) {
             return;
         }
         attempt.byUrgency = true;
@@ -149,7 +149,7 @@ public final class Repair {
         attempt.remake();
         boolean[] gone = cost.moved(evaluator.schedule);
         Set<Integer> harmed = cost.harmed(evaluator.schedule);
-        List<Integer> late = IntStream.range(0, problem.size)
+        List<Late> late = IntStream.range(0, problem.size)
                 .filter(node -> attempt.ranks[node] == 3 && harmed.contains(problem.network.build[node]))
                 .filter(node -> problem.activities[node] instanceof Activity.JobActivity)
                 .filter(node -> gone[node] || attempt.free[node] && waitsForPeople(node))
@@ -157,18 +157,27 @@ public final class Repair {
                 .sorted(Comparator.<Integer>comparingDouble(node -> standing.inTurn(node))
                         .thenComparing(Comparator.naturalOrder()))
                 .limit(TRIED)
+                .map(this::late)
                 .toList();
-        for (int node : late) {
-            if (attempt.reserved && takesOver(node)) {
+        for (Late some : late) {
+            if (attempt.reserved && takesOver(some.node())) {
                 return true;
             }
-            for (int victim : victims(node)) {
-                if (eject(node, victim)) {
+            for (int victim : victims(some)) {
+                if (eject(some.node(), victim)) {
                     return true;
                 }
             }
         }
         return false;
+    }
+
+    /** What is late: from where it could be done, and where it is done in the best so far. */
+    private record Late(int node, double from, int now) {}
+
+    private Late late(int node) {
+        double from = attempt.free[node] ? evaluator.schedule.free(node) : standing.inTurn(node);
+        return new Late(node, from, evaluator.schedule.start[node]);
     }
 
     /**
@@ -221,16 +230,16 @@ public final class Repair {
     }
 
     /** What has its place before the node is late and could be done later without harm, by people who can do both. */
-    private List<Integer> victims(int node) {
+    private List<Integer> victims(Late late) {
+        int node = late.node();
         Set<Integer> able = new HashSet<>();
         for (CrewMode crew : problem.listedCrews[node]) {
             Arrays.stream(crew.pools).forEach(able::add);
         }
-        double from = attempt.free[node] ? evaluator.schedule.free(node) : standing.inTurn(node);
-        int now = evaluator.schedule.start[node];
         return IntStream.range(0, problem.size)
-                .filter(other -> attempt.ranks[other] == 3 && !attempt.atOnce[other] && problem.told[other] >= from)
-                .filter(other -> problem.told[other] < now && problem.work[other] * 2 >= problem.work[node])
+                .filter(other ->
+                        attempt.ranks[other] == 3 && !attempt.atOnce[other] && problem.told[other] >= late.from())
+                .filter(other -> problem.told[other] < late.now() && problem.work[other] * 2 >= problem.work[node])
                 .filter(other -> problem.network.build[other] != problem.network.build[node])
                 .filter(other -> problem.activities[other] instanceof Activity.JobActivity job
                         && job.told() != null

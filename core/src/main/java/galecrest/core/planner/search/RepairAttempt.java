@@ -11,8 +11,11 @@ import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
 import galecrest.core.work.LinkId;
+import java.nio.ByteBuffer;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -47,6 +50,10 @@ final class RepairAttempt {
 
     ElitePool.Member best;
     double least;
+    /** Whether the best so far harms a date, or moves work that the edit is not about; else there is nothing to improve. */
+    boolean disturbs;
+    /** What each setting that was tried costs: tried again it would cost the same. */
+    private final Map<ByteBuffer, Double> tried = new HashMap<>();
 
     RepairAttempt(SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         this.problem = problem;
@@ -73,6 +80,7 @@ final class RepairAttempt {
         }
         least = cost.of(evaluator.schedule, score);
         best = made(score);
+        disturbs = disturbs();
         pinnedPeople();
     }
 
@@ -196,13 +204,32 @@ final class RepairAttempt {
         if (!hasSteps()) {
             return false;
         }
+        ByteBuffer setting = packed();
+        Double known = tried.get(setting);
+        if (known != null && known >= least - Score.NOISE) {
+            // It counts as made, so that what can be tried does not hang on how much of it is the same.
+            evaluator.count(1);
+            return false;
+        }
         Score score = make();
         double its = cost.of(evaluator.schedule, score);
+        tried.put(setting, its);
         if (its >= least - Score.NOISE) {
             return false;
         }
         least = its;
+        disturbs = disturbs();
         return true;
+    }
+
+    /** All that a schedule is made by and that differs from one attempt to the next. */
+    private ByteBuffer packed() {
+        byte[] all = new byte[problem.size + 1];
+        for (int node = 0; node < problem.size; node++) {
+            all[node] = (byte) (displaced[node].ordinal() << 1 | (atOnce[node] ? 1 : 0));
+        }
+        all[problem.size] = (byte) ((byUrgency ? 2 : 0) | (reserved ? 1 : 0));
+        return ByteBuffer.wrap(all);
     }
 
     /** Half as many schedules more may be made as it began with. */
@@ -215,8 +242,7 @@ final class RepairAttempt {
         return evaluator.steps() < steps;
     }
 
-    /** Whether a date is harmed, or work moves that the edit is not about; else there is nothing to improve. */
-    boolean disturbs() {
+    private boolean disturbs() {
         return cost.harms(evaluator.schedule) || cost.othersMoved(evaluator.schedule) > 0;
     }
 
@@ -233,10 +259,16 @@ final class RepairAttempt {
     }
 
     /** What is set: what becomes of each node, and who the room that is left goes to. */
-    record Setting(Displaced[] displaced, boolean[] atOnce, boolean byUrgency, boolean reserved, double least) {}
+    record Setting(
+            Displaced[] displaced,
+            boolean[] atOnce,
+            boolean byUrgency,
+            boolean reserved,
+            double least,
+            boolean disturbs) {}
 
     Setting setting() {
-        return new Setting(displaced.clone(), atOnce.clone(), byUrgency, reserved, least);
+        return new Setting(displaced.clone(), atOnce.clone(), byUrgency, reserved, least, disturbs);
     }
 
     /** Goes back to what was set, and makes it again. */
@@ -246,6 +278,6 @@ final class RepairAttempt {
         byUrgency = before.byUrgency();
         reserved = before.reserved();
         least = before.least();
-        make();
+        disturbs = before.disturbs();
     }
 }
