@@ -7,6 +7,10 @@ export type EventSession = Schemas['EventSessionResponse']
 export type TyreSet = Schemas['TyreSetResponse']
 export type TyrePlan = Schemas['TyrePlanResponse']
 
+/** How a car of an event is called, though it may be put away by now. */
+export const calledAt = (event: RaceEvent, build: string) =>
+  event.cars.find((c) => c.buildId === build)?.called ?? ''
+
 /** Every event, the soonest first; asked anew with each change. */
 export function useEvents(change: number): RaceEvent[] | undefined {
   return useQuery({

@@ -42,20 +42,20 @@ export function ClassChecks({ event }: { event: RaceEvent }) {
       {event.className &&
         event.cars
           .filter((c) => !c.spare)
-          .map((c) => <OfCar key={c.buildId} build={c.buildId} name={event.className} />)}
+          .map((c) => <OfCar key={c.buildId} build={c.buildId} called={c.called} name={event.className} />)}
     </section>
   )
 }
 
-function OfCar({ build, name }: { build: string; name: string }) {
-  const { car, looked } = useBoard()
+function OfCar({ build, called, name }: { build: string; called: string; name: string }) {
+  const { looked } = useBoard()
   const sheet = useLog(build, looked)?.find((m) => m.gauge === 'class-check' && !m.correctedBy)
   const other = sheet && String(sheet.asked?.class ?? '') !== name
   const wrong = !sheet || other || sheet.staleBecause
   return (
     <div className={`small ${layout.ruled}`}>
       <Link to={`/gauges/${build}/class-check`} className="strong">
-        {car.get(build)?.number || car.get(build)?.name}
+        {called}
       </Link>{' '}
       <span className={wrong ? 'hot' : ''}>
         {!sheet

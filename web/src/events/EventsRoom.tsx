@@ -69,7 +69,7 @@ export function EventsRoom({ account }: { account: Schemas['Account'] }) {
 
 /** Every event on a line, with its cars and what each has to spare. */
 function Season({ events, here }: { events: RaceEvent[]; here?: string }) {
-  const { board, car, commitment } = useBoard()
+  const { board, commitment } = useBoard()
   return (
     <nav aria-label="Season" className={css.season}>
       <h2>Season</h2>
@@ -91,7 +91,7 @@ function Season({ events, here }: { events: RaceEvent[]; here?: string }) {
               return (
                 <span key={c.buildId} className={css.line}>
                   <span>
-                    {car.get(c.buildId)?.number || car.get(c.buildId)?.name}
+                    {c.called}
                     {c.spare && ' spare'}
                   </span>
                   {date && <MarginMark minutes={date.marginMinutes} size="narrow" />}

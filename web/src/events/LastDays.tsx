@@ -24,7 +24,7 @@ interface Day {
 
 /** The last two weeks before loading: how much work stands on each day, for each car. */
 export function LastDays({ event }: { event: RaceEvent }) {
-  const { board, car, commitment } = useBoard()
+  const { board, commitment } = useBoard()
   const days = Array.from({ length: DAYS + 1 }, (_, i) => DAYS - i)
   return (
     <section aria-label="What must be true, and by when">
@@ -48,7 +48,7 @@ export function LastDays({ event }: { event: RaceEvent }) {
           return (
             <LineOf
               key={c.buildId}
-              name={`${car.get(c.buildId)?.number ?? ''} ${c.spare ? 'spare' : ''}`.trim() || 'car'}
+              name={`${c.called} ${c.spare ? 'spare' : ''}`.trim()}
               address={gateAddress(c.buildId, 'EVENT')}
               plan={plan.days}
               after={plan.after}

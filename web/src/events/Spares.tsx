@@ -1,12 +1,12 @@
 import { Link } from 'react-router'
 import { useBoard } from '../api/board'
-import { type RaceEvent } from '../api/events'
+import { calledAt, type RaceEvent } from '../api/events'
 import { useSpares } from '../api/season'
 import layout from '../ui/layout.module.css'
 
 /** How far each spare car is from running. */
 export function Spares({ event }: { event: RaceEvent }) {
-  const { car, looked } = useBoard()
+  const { looked } = useBoard()
   const spares = useSpares(event.id, looked)
   if (!spares || spares.length === 0) return null
   return (
@@ -15,7 +15,7 @@ export function Spares({ event }: { event: RaceEvent }) {
       {spares.map((s) => (
         <div key={s.buildId} className={layout.ruled}>
           <Link to={`/build/${s.buildId}`} className="strong">
-            {car.get(s.buildId)?.number} {car.get(s.buildId)?.name}
+            {calledAt(event, s.buildId)}
           </Link>
           <div className={`small ${s.complete ? 'quiet' : ''}`}>{s.said}</div>
         </div>

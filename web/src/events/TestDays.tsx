@@ -2,7 +2,7 @@ import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
-import { type RaceEvent } from '../api/events'
+import { calledAt, type RaceEvent } from '../api/events'
 import { type TestDay, useTestDays } from '../api/season'
 import { useSend } from '../api/send'
 import { clock } from '../format/time'
@@ -22,7 +22,7 @@ interface Props {
 
 /** The day at the track: runs in order, a sheet for each, what the laps say, what is to be fixed. */
 export function TestDays({ event, changes }: Props) {
-  const { car, looked } = useBoard()
+  const { looked } = useBoard()
   const days = useTestDays(event.id, looked)
   const tests = event.sessions.some((s) => s.kind === 'TEST')
   const shown = (days ?? []).filter(
@@ -40,7 +40,7 @@ export function TestDays({ event, changes }: Props) {
           key={d.buildId}
           event={event}
           day={d}
-          name={shown.length > 1 ? (car.get(d.buildId)?.number ?? '') : ''}
+          name={shown.length > 1 ? calledAt(event, d.buildId) : ''}
           changes={changes}
         />
       ))}

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
-import { type RaceEvent } from '../api/events'
+import { calledAt, type RaceEvent } from '../api/events'
 import { type Turnaround, useTurnarounds } from '../api/season'
 import { useSend } from '../api/send'
 import { duration } from '../format/margin'
@@ -18,7 +18,7 @@ interface Props {
 
 /** From the event before: what each car needs in between, against the hours that there are. */
 export function Turnarounds({ event, changes }: Props) {
-  const { car, looked } = useBoard()
+  const { looked } = useBoard()
   const all = useTurnarounds(event.id, looked)
   if (!all || all.length === 0) return null
   return (
@@ -29,7 +29,7 @@ export function Turnarounds({ event, changes }: Props) {
           key={t.buildId + (t.laid ?? '')}
           event={event.id}
           turnaround={t}
-          name={car.get(t.buildId)?.number || car.get(t.buildId)?.name || ''}
+          name={calledAt(event, t.buildId)}
           changes={changes}
         />
       ))}

@@ -2,7 +2,14 @@ import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
-import { type RaceEvent, type TyrePlan, type TyreSet, useTyrePlans, useTyreSets } from '../api/events'
+import {
+  calledAt,
+  type RaceEvent,
+  type TyrePlan,
+  type TyreSet,
+  useTyrePlans,
+  useTyreSets,
+} from '../api/events'
 import { useSend } from '../api/send'
 import { PlanJob } from '../domain/PlanJob'
 import { when } from '../format/time'
@@ -25,7 +32,7 @@ interface Props {
 
 /** Which set serves which session; a click chooses by hand, another lets it be chosen again. */
 export function Tyres({ event, changes }: Props) {
-  const { car, looked } = useBoard()
+  const { looked } = useBoard()
   const plans = useTyrePlans(event.id, looked)
   const sets = useTyreSets(looked)
   if (!plans || !sets || event.sessions.length === 0) return null
@@ -38,7 +45,7 @@ export function Tyres({ event, changes }: Props) {
           event={event}
           plan={plan}
           sets={sets.filter((s) => s.buildId === plan.buildId)}
-          name={plans.length > 1 ? (car.get(plan.buildId)?.number ?? '') : ''}
+          name={plans.length > 1 ? calledAt(event, plan.buildId) : ''}
           changes={changes}
         />
       ))}

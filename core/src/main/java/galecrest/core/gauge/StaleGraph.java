@@ -186,6 +186,9 @@ public record StaleGraph(List<Disturbance> disturbances, Map<Measured, Set<Measu
             } else if (!labels.add(one.label().strip().toLowerCase(Locale.ROOT))) {
                 problems.add(new Problem(at + "label", "There is another \"" + one.label() + "\"."));
             }
+            if (one.label().contains(";")) {
+                problems.add(new Problem(at + "label", "No semicolon: it parts the names on a job sheet."));
+            }
             if (!one.id().matches("[A-Za-z0-9-]{1,60}")) {
                 problems.add(new Problem(at + "id", "is letters, digits and hyphens."));
             }

@@ -101,6 +101,6 @@ public record TurnaroundLine(
                 .sorted()
                 .map(k -> new JobSheet.After(k, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty(), ""))
                 .toList();
-        return new JobSheet.Line(number, key, "Turnaround", spec, because, links, Optional.empty());
+        return new JobSheet.Line(number, key, "Turnaround", spec, because, links);
     }
 }

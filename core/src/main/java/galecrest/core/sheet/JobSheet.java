@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -51,9 +52,12 @@ public final class JobSheet {
             "find_min",
             "after",
             "note",
-            "outside");
+            "outside",
+            "disturbs");
     /** A sheet without these cannot be read. */
     public static final List<String> NEEDED = List.of("job", "likely_min", "crew");
+    /** A job that disturbs nothing, whatever its words say. */
+    public static final String NOTHING = "nothing";
     /** Longer sheets than any car needs are refused. */
     public static final int MOST_ROWS = 2_000;
 
@@ -71,12 +75,22 @@ public final class JobSheet {
 
     private final List<Problem> problems = new ArrayList<>();
     private final List<Line> lines = new ArrayList<>();
-    private final Set<String> skills;
-    private final Set<String> stations;
+    private final Known known;
 
-    private JobSheet(Set<String> skills, Set<String> stations) {
-        this.skills = skills;
-        this.stations = stations;
+    private JobSheet(Known known) {
+        this.known = known;
+    }
+
+    /**
+     * What the shop knows by name; of what is empty, any name is taken.
+     *
+     * @param skills that somebody has
+     * @param stations kinds of station
+     * @param disturbances kinds of work that disturb what was measured
+     */
+    public record Known(Set<String> skills, Set<String> stations, Set<String> disturbances) {
+        /** Takes any name. */
+        public static final Known ANYTHING = new Known(Set.of(), Set.of(), Set.of());
     }
 
     /**
@@ -86,7 +100,12 @@ public final class JobSheet {
      */
     public record After(String ref, Link.Type type, Link.Lag lag, Optional<Link.Risk> risk, String because) {}
 
-    /** A row that was understood; {@code number} is its line in the file, the header being line 1. */
+    /**
+     * A row that was understood.
+     *
+     * @param number its line in the file, the header being line 1
+     * @param disturbs the kinds of work that it is and that disturb what was measured; absent where its words say so
+     */
     public record Line(
             int number,
             String ref,
@@ -94,20 +113,26 @@ public final class JobSheet {
             JobSpec spec,
             String note,
             List<After> after,
-            Optional<Outside> outside) {
+            Optional<Outside> outside,
+            Optional<Set<String>> disturbs) {
+        /** A line that is done in the shop, and disturbs what its words say. */
+        public Line(int number, String ref, String stage, JobSpec spec, String note, List<After> after) {
+            this(number, ref, stage, spec, note, after, Optional.empty(), Optional.empty());
+        }
+
         /** The same line in another stage. */
         public Line withStage(String other) {
-            return new Line(number, ref, other, spec, note, after, outside);
+            return new Line(number, ref, other, spec, note, after, outside, disturbs);
         }
 
         /** The same line as another job. */
         public Line withSpec(JobSpec other) {
-            return new Line(number, ref, stage, other, note, after, outside);
+            return new Line(number, ref, stage, other, note, after, outside, disturbs);
         }
 
         /** The same line after others. */
         public Line withAfter(List<After> other) {
-            return new Line(number, ref, stage, spec, note, other, outside);
+            return new Line(number, ref, stage, spec, note, other, outside, disturbs);
         }
     }
 
@@ -135,12 +160,10 @@ public final class JobSheet {
      *
      * @param header the names of its columns
      * @param rows the cells of each row by column, the first of them line 2
-     * @param skills skills that the shop knows; empty to take any
-     * @param stations kinds of station that the shop has; empty to take any
+     * @param known what the shop knows by name
      */
-    public static Read read(
-            List<String> header, List<Map<String, String>> rows, Set<String> skills, Set<String> stations) {
-        JobSheet sheet = new JobSheet(skills, stations);
+    public static Read read(List<String> header, List<Map<String, String>> rows, Known known) {
+        JobSheet sheet = new JobSheet(known);
         sheet.header(header);
         if (sheet.problems.isEmpty()) {
             sheet.rows(rows);
@@ -225,7 +248,36 @@ public final class JobSheet {
             problem(line, "likely_min", "The inspection takes 0 to " + MOST_INSPECTION + " min.");
         }
         lines.add(new Line(
-                line, cell(row, "ref"), cell(row, "stage"), spec, cell(row, "note"), after(line, row, refs), outside));
+                line,
+                cell(row, "ref"),
+                cell(row, "stage"),
+                spec,
+                cell(row, "note"),
+                after(line, row, refs),
+                outside,
+                disturbs(line, cell(row, "disturbs"))));
+    }
+
+    private Optional<Set<String>> disturbs(int line, String text) {
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> kinds = new TreeSet<>();
+        for (String kind : text.equalsIgnoreCase(NOTHING) ? new String[0] : text.split(";")) {
+            String said = kind.strip();
+            if (!known.disturbances.isEmpty() && known.disturbances.stream().noneMatch(k -> k.equalsIgnoreCase(said))) {
+                problem(
+                        line,
+                        "disturbs",
+                        "The shop knows no such work as \"" + said + "\" that disturbs what was measured. There are "
+                                + String.join(
+                                        "; ",
+                                        known.disturbances.stream().sorted().toList())
+                                + "; or say " + NOTHING + ".");
+            }
+            kinds.add(said);
+        }
+        return Optional.of(Set.copyOf(kinds));
     }
 
     private Optional<Outside> outside(int line, String text) {
@@ -339,12 +391,13 @@ public final class JobSheet {
         for (String place : text.isEmpty() ? new String[0] : text.split("\\+")) {
             String[] said = place.strip().toLowerCase(Locale.ROOT).split(":", 2);
             String skill = said[0].strip();
-            if (!skill.isEmpty() && !skills.isEmpty() && !skills.contains(skill)) {
+            if (!skill.isEmpty() && !known.skills.isEmpty() && !known.skills.contains(skill)) {
                 problem(
                         line,
                         "crew",
                         "Nobody in the shop has the skill \"" + skill + "\". There are "
-                                + String.join(", ", skills.stream().sorted().toList()) + ".");
+                                + String.join(
+                                        ", ", known.skills.stream().sorted().toList()) + ".");
             }
             crew.add(new CrewPlace(skill, level(line, said)));
         }
@@ -365,12 +418,12 @@ public final class JobSheet {
     }
 
     private String station(int line, String kind) {
-        if (!kind.isEmpty() && !stations.isEmpty() && !stations.contains(kind)) {
+        if (!kind.isEmpty() && !known.stations.isEmpty() && !known.stations.contains(kind)) {
             problem(
                     line,
                     "station",
                     "The shop has no station of the kind \"" + kind + "\". There are "
-                            + String.join(", ", stations.stream().sorted().toList()) + ".");
+                            + String.join(", ", known.stations.stream().sorted().toList()) + ".");
         }
         return kind;
     }

@@ -39,7 +39,7 @@ class JobSheetTest {
     }
 
     private static JobSheet.Read read(List<Map<String, String>> rows) {
-        return JobSheet.read(HEADER, rows, SKILLS, Set.of());
+        return JobSheet.read(HEADER, rows, new JobSheet.Known(SKILLS, Set.of(), Set.of()));
     }
 
     @Test
@@ -71,7 +71,7 @@ class JobSheetTest {
         rows.get(1).put("outside", "tuning: 1-2-3");
         List<String> header = new ArrayList<>(HEADER);
         header.add("outside");
-        JobSheet.Read read = JobSheet.read(header, rows, SKILLS, Set.of());
+        JobSheet.Read read = JobSheet.read(header, rows, new JobSheet.Known(SKILLS, Set.of(), Set.of()));
         assertThat(read.problems()).isEmpty();
         assertThat(read.lines().get(1).outside())
                 .contains(new JobSheet.Outside("tuning", new Outwork.Turnaround(1, 2, 3)));
@@ -82,7 +82,8 @@ class JobSheetTest {
         for (String wrong :
                 List.of("tuning", "tuning: 3-2-1", "tuning 1-2-3", ": 1-2-3", "tuning: 1-2", "tuning: 1-2-251")) {
             rows.get(1).put("outside", wrong);
-            assertThat(JobSheet.read(header, rows, SKILLS, Set.of()).problems())
+            assertThat(JobSheet.read(header, rows, new JobSheet.Known(SKILLS, Set.of(), Set.of()))
+                            .problems())
                     .extracting(Problem::field)
                     .as(wrong)
                     .contains("line 3, outside");
@@ -106,7 +107,8 @@ class JobSheetTest {
 
     @Test
     void missingColumnsAreNamed() {
-        JobSheet.Read read = JobSheet.read(List.of("job", "colour"), List.of(), SKILLS, Set.of());
+        JobSheet.Read read =
+                JobSheet.read(List.of("job", "colour"), List.of(), new JobSheet.Known(SKILLS, Set.of(), Set.of()));
         assertThat(read.problems()).anySatisfy(p -> assertThat(p.field()).contains("likely_min, crew"));
         assertThat(read.problems()).anySatisfy(p -> assertThat(p.field()).contains("colour"));
     }
@@ -164,13 +166,15 @@ class JobSheetTest {
                         "a;a",
                         "nowhere",
                         "a +1h +1h",
+                        "nothing",
+                        "bar; Bar",
                         "b risk 0% 0m"),
                 Arbitraries.of("cockpit", "engine bay", "zone", "whole car", "first_fire", "roof", "lift", "14400"),
                 Arbitraries.strings().ofMaxLength(12));
     }
 
     @Property(tries = 2000)
-    void whateverTheCellsItIsReadOrRefusedAtItsPlace(@ForAll @Size(21) List<@From("cells") String> cells) {
+    void whateverTheCellsItIsReadOrRefusedAtItsPlace(@ForAll @Size(22) List<@From("cells") String> cells) {
         List<Map<String, String>> rows = new ArrayList<>();
         rows.add(Map.of("ref", "a", "job", "Cut", "likely_min", "30", "crew", "fit"));
         Map<String, String> row = new HashMap<>(Map.of("job", "Weld", "likely_min", "60", "crew", "weld"));
@@ -181,7 +185,8 @@ class JobSheetTest {
             }
         }
         rows.add(row);
-        JobSheet.Read read = JobSheet.read(JobSheet.COLUMNS, rows, SKILLS, Set.of("lift"));
+        JobSheet.Read read =
+                JobSheet.read(JobSheet.COLUMNS, rows, new JobSheet.Known(SKILLS, Set.of("lift"), Set.of()));
         for (Problem problem : read.problems()) {
             assertThat(problem.message()).isNotBlank();
             String[] place = problem.field().split(", ");
@@ -215,11 +220,15 @@ class JobSheetTest {
         "gate, pub, gate, is none of",
         "after, 'a then b', after, cannot be read",
         "after, c, after, no line with the ref c",
+        "disturbs, moonlight, disturbs, no such work as \"moonlight\"",
     })
     void aCellThatCannotBeIsSaidAtItsColumn(String column, String cell, String at, String said) {
         Map<String, String> row = new HashMap<>(Map.of("ref", "a", "job", "Weld", "likely_min", "60", "crew", "weld"));
         row.put(column, cell);
-        assertThat(JobSheet.read(JobSheet.COLUMNS, List.of(row), SKILLS, Set.of("lift"))
+        assertThat(JobSheet.read(
+                                JobSheet.COLUMNS,
+                                List.of(row),
+                                new JobSheet.Known(SKILLS, Set.of("lift"), Set.of("Bar")))
                         .problems())
                 .anySatisfy(p -> {
                     assertThat(p.field()).isEqualTo("line 2, " + at);
@@ -227,11 +236,31 @@ class JobSheetTest {
                 });
     }
 
+    /** What a line disturbs is left to its words, is nothing, or is some of what the shop knows; the case does not matter. */
+    @ParameterizedTest
+    @CsvSource({
+        "'', words",
+        "nothing, ''",
+        "NOTHING, ''",
+        "strut spacer, strut spacer",
+        "' Bar ; Strut spacer', Bar;Strut spacer"
+    })
+    void aLineSaysWhatItDisturbs(String cell, String disturbs) {
+        Map<String, String> row = Map.of("job", "Weld", "likely_min", "60", "crew", "weld", "disturbs", cell);
+        JobSheet.Known known = new JobSheet.Known(SKILLS, Set.of(), Set.of("Strut spacer", "Bar"));
+        JobSheet.Read read = JobSheet.read(JobSheet.COLUMNS, List.of(row), known);
+        assertThat(read.problems()).isEmpty();
+        Optional<Set<String>> expected = disturbs.equals("words")
+                ? Optional.empty()
+                : Optional.of(disturbs.isEmpty() ? Set.of() : Set.of(disturbs.split(";")));
+        assertThat(read.lines().get(0).disturbs()).isEqualTo(expected);
+    }
+
     @Test
     void theWholeCarMustBeOnTheCar() {
         Map<String, String> row =
                 Map.of("job", "Weld", "likely_min", "60", "crew", "weld", "on_car", "no", "whole_car", "yes");
-        assertThat(JobSheet.read(JobSheet.COLUMNS, List.of(row), SKILLS, Set.of())
+        assertThat(JobSheet.read(JobSheet.COLUMNS, List.of(row), new JobSheet.Known(SKILLS, Set.of(), Set.of()))
                         .problems())
                 .extracting(Problem::field)
                 .containsExactly("line 2, whole_car");

@@ -31,9 +31,14 @@ public record EventResponse(
     public record EventSessionResponse(
             String id, String name, Session.Kind kind, Instant start, int minutes, double km) {}
 
-    /** A car of it, with its date and its round of work. */
+    /**
+     * A car of it, with its date and its round of work.
+     *
+     * @param called its number, or its name where it has none; of a car that is put away, too
+     */
     public record EventCarResponse(
             String buildId,
+            String called,
             boolean spare,
             String driver,
             @Nullable String commitmentId,

@@ -211,7 +211,7 @@ public class CaptureService {
             ValidationException.throwIfAny(spec.problems().stream()
                     .map(p -> new Problem("lines", "Line " + line + ": " + p.message()))
                     .toList());
-            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of(), Optional.empty()));
+            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of()));
         }
         return lines;
     }

@@ -23,10 +23,10 @@ import org.jspecify.annotations.Nullable;
 final class JobSheetCsv {
     private JobSheetCsv() {}
 
-    static JobSheet.Read read(byte[] file, Set<String> skills, Set<String> stations) {
+    static JobSheet.Read read(byte[] file, JobSheet.Known known) {
         try {
             CsvTable.Read table = CsvTable.read(file, JobSheet.MOST_ROWS);
-            return JobSheet.read(table.header(), table.rows(), skills, stations);
+            return JobSheet.read(table.header(), table.rows(), known);
         } catch (CsvTable.Unreadable wrong) {
             return new JobSheet.Read(List.of(), List.of(new Problem("file", wrong.getMessage())));
         }
@@ -38,7 +38,8 @@ final class JobSheetCsv {
             Map<WorkId, String> refs,
             Map<String, String> reasons,
             Map<String, String> stages,
-            Map<String, String> notes) {
+            Map<String, String> notes,
+            Map<String, Set<String>> disturbs) {
         StringBuilder out = new StringBuilder();
         out.append(CsvTable.line(JobSheet.COLUMNS.stream()));
         for (Work work : works) {
@@ -58,9 +59,16 @@ final class JobSheetCsv {
                     .collect(Collectors.joining("; ")));
             cells.add(notes.getOrDefault(work.id().value(), ""));
             cells.add(work instanceof Outwork outwork ? days(shop, outwork) : "");
+            cells.add(disturbs(disturbs.get(work.id().value())));
             out.append(CsvTable.line(cells.stream()));
         }
         return out.toString();
+    }
+
+    private static String disturbs(@Nullable Set<String> kinds) {
+        return kinds == null
+                ? ""
+                : kinds.isEmpty() ? JobSheet.NOTHING : kinds.stream().sorted().collect(Collectors.joining("; "));
     }
 
     private static List<String> job(Job job) {

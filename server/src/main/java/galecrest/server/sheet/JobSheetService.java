@@ -21,6 +21,7 @@ import galecrest.server.build.CommitmentRequest;
 import galecrest.server.journal.Journal;
 import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.stale.StaleGraphService;
 import galecrest.server.vendor.VendorRepository;
 import galecrest.server.work.JobRequest;
 import galecrest.server.work.LinkRepository;
@@ -50,6 +51,7 @@ public class JobSheetService {
     private final LinkRepository links;
     private final BuildService builds;
     private final VendorRepository vendors;
+    private final StaleGraphService disturbances;
     private final PlanService plans;
     private final Journal journal;
     private final TransactionTemplate trial;
@@ -60,6 +62,7 @@ public class JobSheetService {
             LinkRepository links,
             BuildService builds,
             VendorRepository vendors,
+            StaleGraphService disturbances,
             PlanService plans,
             Journal journal,
             PlatformTransactionManager transactions) {
@@ -69,6 +72,7 @@ public class JobSheetService {
         this.links = links;
         this.builds = builds;
         this.vendors = vendors;
+        this.disturbances = disturbances;
         this.plans = plans;
         this.journal = journal;
     }
@@ -133,7 +137,7 @@ public class JobSheetService {
         shop.people().forEach(p -> skills.addAll(p.skills().keySet()));
         Set<String> stations = new HashSet<>();
         shop.stations().stream().map(Station::kind).forEach(stations::add);
-        return JobSheetCsv.read(file, skills, stations);
+        return JobSheetCsv.read(file, new JobSheet.Known(skills, stations, disturbances.labels()));
     }
 
     /** Takes a whole sheet in, or nothing. */
@@ -156,9 +160,11 @@ public class JobSheetService {
     public List<String> insert(String build, @Nullable String round, List<JobSheet.Line> lines) {
         List<String> ids = new ArrayList<>();
         Map<String, String> byRef = new HashMap<>();
+        Map<String, Set<String>> carried = new HashMap<>();
         for (JobSheet.Line line : lines) {
             String id = NewId.next();
             ids.add(id);
+            line.disturbs().ifPresent(kinds -> carried.put(id, kinds));
             byRef.put(line.ref(), id);
             if (line.outside().isPresent()) {
                 works.insertOutwork(
@@ -186,6 +192,7 @@ public class JobSheetService {
                                 after.because()));
             }
         }
+        disturbances.carry(carried);
         return ids;
     }
 
@@ -223,6 +230,13 @@ public class JobSheetService {
                 refs.put(work.id(), "j" + lines.size());
             }
         }
-        return JobSheetCsv.write(lines, shop, refs, links.reasons(), works.stages(build), works.notes(build));
+        return JobSheetCsv.write(
+                lines,
+                shop,
+                refs,
+                links.reasons(),
+                works.stages(build),
+                works.notes(build),
+                disturbances.carried(build));
     }
 }

@@ -14,7 +14,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Service;
@@ -98,7 +97,7 @@ public class TemplateService {
     }
 
     private static JobSheet.Read read(String sheet) {
-        return JobSheetCsv.read(sheet.getBytes(StandardCharsets.UTF_8), Set.of(), Set.of());
+        return JobSheetCsv.read(sheet.getBytes(StandardCharsets.UTF_8), JobSheet.Known.ANYTHING);
     }
 
     @AnyHand

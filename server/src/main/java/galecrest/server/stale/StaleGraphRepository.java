@@ -4,6 +4,8 @@ import galecrest.core.gauge.Disturbance;
 import galecrest.core.gauge.Measured;
 import galecrest.core.gauge.StaleGraph;
 import galecrest.server.NewId;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -97,16 +99,28 @@ class StaleGraphRepository {
     /** A piece of work and what it carries. */
     record Carrier(String id, String name, String buildId, StaleGraph.Carried carried) {}
 
+    private static Carrier carrier(ResultSet row, int number) throws SQLException {
+        return new Carrier(
+                row.getString("id"),
+                row.getString("name"),
+                row.getString("build_id"),
+                carried(row.getString("disturbs")));
+    }
+
     /** The piece of work of that id; empty where there is none. */
     Optional<Carrier> carrier(String work) {
         return db.sql("select id, name, build_id, disturbs from work where id = :id")
                 .param("id", work)
-                .query((row, n) -> new Carrier(
-                        row.getString("id"),
-                        row.getString("name"),
-                        row.getString("build_id"),
-                        carried(row.getString("disturbs"))))
+                .query(StaleGraphRepository::carrier)
                 .optional();
+    }
+
+    /** The work of a build of which somebody has said what it disturbs. */
+    List<Carrier> saidOf(String build) {
+        return db.sql("select id, name, build_id, disturbs from work where build_id = :build and disturbs is not null")
+                .param("build", build)
+                .query(StaleGraphRepository::carrier)
+                .list();
     }
 
     private static StaleGraph.Carried carried(@Nullable String said) {

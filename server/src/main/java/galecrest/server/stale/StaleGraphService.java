@@ -10,7 +10,9 @@ import galecrest.server.journal.Journal;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -93,6 +95,38 @@ public class StaleGraphService {
                     .collect(Collectors.joining(", "));
             return carrier.name() + " disturbs " + (said.isEmpty() ? "nothing" : said);
         });
+    }
+
+    /** The names of the kinds of work that disturb what was measured. */
+    public Set<String> labels() {
+        return record.graph().disturbances().stream().map(Disturbance::label).collect(Collectors.toSet());
+    }
+
+    /** What somebody has said of the work of a build, by its id: the names of what it is; of the others their words say. */
+    public Map<String, Set<String>> carried(String build) {
+        StaleGraph graph = record.graph();
+        Map<String, Set<String>> all = new HashMap<>();
+        for (StaleGraphRepository.Carrier carrier : record.saidOf(build)) {
+            all.put(
+                    carrier.id(),
+                    graph.of(carrier.carried(), carrier.name()).stream()
+                            .map(Disturbance::label)
+                            .collect(Collectors.toSet()));
+        }
+        return all;
+    }
+
+    /** Writes down, within the change that is open, what pieces of work are by name; a name that is not known is nothing. */
+    public void carry(Map<String, Set<String>> labels) {
+        StaleGraph graph = record.graph();
+        labels.forEach((work, kinds) -> record.carry(
+                work,
+                new StaleGraph.Carried(
+                        true,
+                        graph.disturbances().stream()
+                                .filter(d -> kinds.stream().anyMatch(k -> k.equalsIgnoreCase(d.label())))
+                                .map(Disturbance::id)
+                                .collect(Collectors.toSet()))));
     }
 
     /**

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import galecrest.server.ServerTest;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
@@ -103,6 +104,10 @@ class WorkdayTest extends ServerTest {
     @Test
     void anExportedJobSheetCanBeImportedAgain() throws Exception {
         String from = find("cars", "number", "112").get("id").asText();
+        Map<String, String> jobs = jobs(from);
+        List<String> names = List.copyOf(jobs.keySet());
+        disturbs(jobs.get(names.get(0)), List.of("strut-spacer", "bar"));
+        disturbs(jobs.get(names.get(1)), List.of());
         byte[] sheet = mvc.perform(org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get(
                                 "/api/builds/" + from + "/jobs.csv")
                         .cookie(session(MARA)))
@@ -115,8 +120,36 @@ class WorkdayTest extends ServerTest {
         long lines = new String(sheet, StandardCharsets.UTF_8).lines().count();
         assertThat(imported.body().get("jobs").asLong()).isEqualTo(lines - 1);
         assertThat(outside(made)).isEqualTo(outside(from)).contains("Rolling road session");
-        call(MARA, "POST", "/api/undo", null);
-        call(MARA, "POST", "/api/undo", null);
+        Map<String, String> copies = jobs(made);
+        for (String name : names.subList(0, 3)) {
+            assertThat(disturbed(copies.get(name))).as(name).isEqualTo(disturbed(jobs.get(name)));
+        }
+        assertThat(disturbed(copies.get(names.get(0))).path("stale").toString()).contains("bump steer");
+        assertThat(disturbed(copies.get(names.get(1))).path("said").asBoolean()).isTrue();
+        undo(MARA, 4);
+    }
+
+    private void disturbs(String job, List<String> kinds) throws Exception {
+        assertThat(call(MARA, "PUT", "/api/works/" + job + "/disturbs", Map.of("disturbances", kinds))
+                        .status())
+                .isEqualTo(204);
+    }
+
+    private JsonNode disturbed(String job) throws Exception {
+        return call(MARA, "GET", "/api/works/" + job + "/disturbs", null).body();
+    }
+
+    /** The ids of the open jobs of a car by their names. */
+    private Map<String, String> jobs(String car) throws Exception {
+        Map<String, String> jobs = new LinkedHashMap<>();
+        board().get("works").forEach(w -> {
+            if (w.get("buildId").asText().equals(car)
+                    && w.get("kind").asText().equals("JOB")
+                    && !w.get("status").asText().equals("DONE")) {
+                jobs.putIfAbsent(w.get("name").asText(), w.get("id").asText());
+            }
+        });
+        return jobs;
     }
 
     private List<String> outside(String car) throws Exception {
