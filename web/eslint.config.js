@@ -13,6 +13,10 @@ const ROOMS = [
   'day',
   'customer',
   'access',
+  'rollout',
+  'events',
+  'rehearse',
+  'wall',
 ]
 const BELOW = ['format', 'api', 'ui', 'domain']
 const others = (all, own) => all.filter((other) => other !== own).map((other) => `../${other}/*`)
@@ -30,6 +34,7 @@ export default ts.config(
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
+  { files: ['*.mjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly' } } },
   // A room imports what stands below it and its own files, never another room.
   ...ROOMS.map((room) => ({
     files: [`src/${room}/**`],

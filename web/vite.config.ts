@@ -9,5 +9,5 @@ export default defineConfig({
     chunkSizeWarningLimit: 1500,
   },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
-  test: { setupFiles: ['src/testing/setup.ts'], testTimeout: 60_000 },
+  test: { setupFiles: ['src/testing/setup.ts'], testTimeout: 60_000, maxWorkers: '100%' },
 })

@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { type Car, type Commitment, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { MarginMark } from '../domain/MarginMark'
 import { away, instantOf, localOf, when } from '../format/time'
@@ -191,8 +191,8 @@ function DateForm({ car, date, onClose }: { car: Car; date?: Commitment; onClose
               variant="default"
               onClick={() =>
                 void send(() =>
-                  dataOf(client.DELETE('/api/commitments/{id}', { params: { path: { id: date.id } } })),
-                ).then(onClose)
+                  done(client.DELETE('/api/commitments/{id}', { params: { path: { id: date.id } } })),
+                ).then((gone) => gone && onClose())
               }
             >
               Take back

@@ -13,13 +13,17 @@ import { MomentField } from '../ui/MomentField'
 
 type Kind = NonNullable<Schemas['NewBuildRequest']['dateKind']>
 
+const NONE = 'none'
+
 /** A new build in two steps: which car and which template, then its first date. */
 export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id: string) => void }) {
   const { board } = useBoard()
   const { send, busy } = useSend()
   const templates = useQuery({ queryKey: ['templates'], queryFn: () => dataOf(client.GET('/api/templates')) })
   const [step, setStep] = useState<1 | 2>(1)
-  const [template, setTemplate] = useState('strip-and-rebuild')
+  const [picked, setPicked] = useState('strip-and-rebuild')
+  // The house may have taken that template off its list.
+  const template = templates.data?.some((t) => t.id === picked) === false ? NONE : picked
   const form = useForm<CarValues>({
     initialValues: NEW_CAR,
     validate: { name: (v) => (v.trim() ? null : 'What is the car called?') },
@@ -27,13 +31,17 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
   const date = useForm({ initialValues: { dateName: '', dateKind: 'EVENT' as Kind, due: '' } })
   const make = async () => {
     const due = date.values.due ? instantOf(date.values.due, board.zone) : undefined
+    if (!due && date.values.dateName.trim()) {
+      date.setFieldError('due', 'When is that?')
+      return
+    }
     const made = await send(
       () =>
         dataOf(
           client.POST('/api/builds', {
             body: {
               build: form.values,
-              template: template === 'none' ? undefined : template,
+              template: template === NONE ? undefined : template,
               dateName: due ? date.values.dateName : undefined,
               dateKind: due ? date.values.dateKind : undefined,
               dateDue: due,
@@ -63,7 +71,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
       {step === 1 ? (
         <form onSubmit={form.onSubmit(() => setStep(2))}>
           <CarFields form={form} />
-          <Radio.Group label="Template" mt="md" value={template} onChange={setTemplate}>
+          <Radio.Group label="Template" mt="md" value={template} onChange={setPicked}>
             {templates.data?.map((t) => (
               <Radio
                 key={t.id}
@@ -73,7 +81,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
                 description={`${t.jobs} jobs, ${duration(Math.round(t.likelyMinutes / 60) * 60)}: ${t.stages.join(', ')}`}
               />
             ))}
-            <Radio mt={8} value="none" label="None" description="an empty build" />
+            <Radio mt={8} value={NONE} label="None" description="an empty build" />
           </Radio.Group>
           <Button type="submit" mt={16}>
             Next: the date
@@ -105,7 +113,7 @@ export function NewBuild({ onClose, onDone }: { onClose: () => void; onDone: (id
             />
             <MomentField label="When" {...date.getInputProps('due')} />
           </Group>
-          {template !== 'none' && (
+          {template !== NONE && (
             <PromiseDate
               template={template}
               onPick={(at) => {

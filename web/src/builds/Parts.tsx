@@ -13,7 +13,7 @@ import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { useOdds } from '../api/thinking'
 import { type Car, type Part, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { instantOf, localOf, when } from '../format/time'
 import { word } from '../format/words'
@@ -255,8 +255,8 @@ function PartForm({ car, part, onClose }: { car: Car; part?: Part; onClose: () =
               variant="default"
               onClick={() =>
                 void send(() =>
-                  dataOf(client.DELETE('/api/parts/{id}', { params: { path: { id: part.id } } })),
-                ).then(onClose)
+                  done(client.DELETE('/api/parts/{id}', { params: { path: { id: part.id } } })),
+                ).then((gone) => gone && onClose())
               }
             >
               Remove

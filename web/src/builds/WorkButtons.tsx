@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core'
 import type { Work } from '../api/board'
-import { client, dataOf } from '../api/client'
+import { client, done } from '../api/client'
 import { useSend } from '../api/send'
 
 interface Props {
@@ -15,7 +15,9 @@ interface Props {
 export function WorkButtons({ work, busy, saves = 'Save', onClose }: Props) {
   const { send, busy: removing } = useSend()
   const remove = (id: string) =>
-    send(() => dataOf(client.DELETE('/api/works/{id}', { params: { path: { id } } }))).then(onClose)
+    send(() => done(client.DELETE('/api/works/{id}', { params: { path: { id } } }))).then(
+      (gone) => gone && onClose(),
+    )
   return (
     <Group mt={14} gap={8}>
       <Button type="submit" loading={busy}>

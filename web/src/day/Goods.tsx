@@ -1,9 +1,10 @@
-import { Button, Checkbox, Group, TextInput } from '@mantine/core'
+import { Button, Group, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { type Arrival, useArrivals, useSupplies } from '../api/desk'
 import { useSend } from '../api/send'
+import { Bought } from '../domain/Bought'
 import { Inspect } from '../domain/Inspect'
 import layout from '../ui/layout.module.css'
 import { Section } from './Section'
@@ -13,7 +14,6 @@ export function Goods() {
   const { car } = useBoard()
   const arrivals = useArrivals()
   const supplies = useSupplies()
-  const { send } = useSend()
   const [open, setOpen] = useState<Arrival>()
   return (
     <>
@@ -37,24 +37,7 @@ export function Goods() {
       )}
       <Section title="Supply run">
         {supplies.map((s) => (
-          <Checkbox
-            key={s.id}
-            size="lg"
-            mb={10}
-            checked={s.boughtAt !== undefined}
-            label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
-            description={s.boughtFrom}
-            onChange={() =>
-              void send(() =>
-                dataOf(
-                  client.POST('/api/supplies/{id}/bought', {
-                    params: { path: { id: s.id } },
-                    body: { bought: !s.boughtAt },
-                  }),
-                ),
-              )
-            }
-          />
+          <Bought key={s.id} supply={s} size="lg" where gap={10} />
         ))}
         <RunningOut />
       </Section>

@@ -2,14 +2,15 @@ import { Button, Checkbox, Drawer, Group, NumberInput, Textarea, TextInput } fro
 import { useForm } from '@mantine/form'
 import { notifications } from '@mantine/notifications'
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { when } from '../format/time'
 import { Slots } from './Slots'
 import { WordFields } from './WordFields'
 import layout from '../ui/layout.module.css'
+import { useSent } from '../ui/useSent'
 import css from './desk.module.css'
 
 type Sheet = Schemas['OutworkSheetResponse']
@@ -121,22 +122,31 @@ function Order({ sheet }: { sheet: Sheet }) {
 function Item({ id, side, check }: { id: string; side: 'SEND' | 'RETURN'; check: Check }) {
   const { send } = useSend()
   const [answer, setAnswer] = useState(check.answer)
-  const put = (done: boolean, said: string) =>
-    send(() =>
-      dataOf(
-        client.POST('/api/outworks/{id}/checks', {
-          params: { path: { id } },
-          body: { side, item: check.item, done, answer: said },
-        }),
+  // A note that is left by pressing the tick is two sayings: the second must not be overtaken by the first.
+  const last = useRef<Promise<unknown>>(Promise.resolve())
+  const put = (ticked: boolean, said: string) => {
+    const next = last.current.then(() =>
+      send(() =>
+        done(
+          client.POST('/api/outworks/{id}/checks', {
+            params: { path: { id } },
+            body: { side, item: check.item, done: ticked, answer: said },
+          }),
+        ),
       ),
     )
+    last.current = next
+    return next
+  }
+  const { shown, choose, sending } = useSent(check.done, (ticked) => put(ticked, answer))
   return (
     <div className={css.wish}>
       <Checkbox
         size="sm"
         label={check.item}
-        checked={check.done}
-        onChange={(e) => void put(e.currentTarget.checked, answer)}
+        checked={shown}
+        disabled={sending}
+        onChange={(e) => choose(e.currentTarget.checked)}
       />
       <TextInput
         size="xs"
@@ -145,7 +155,7 @@ function Item({ id, side, check }: { id: string; side: 'SEND' | 'RETURN'; check:
         value={answer}
         onChange={(e) => setAnswer(e.currentTarget.value)}
         onBlur={() => {
-          if (answer !== check.answer) void put(check.done, answer)
+          if (answer !== check.answer) void put(shown, answer)
         }}
       />
     </div>
@@ -202,7 +212,7 @@ function Returning({ sheet, onDone }: { sheet: Sheet; onDone: () => void }) {
   const [jobs, setJobs] = useState<string[]>(offered.filter((c) => !c.hasJob).map((c) => c.job!))
   const [limits, setLimits] = useState('')
   const back = async () => {
-    const done = await send(() =>
+    const made = await send(() =>
       dataOf(
         client.POST('/api/outworks/{id}/return', {
           params: { path: { id: sheet.id } },
@@ -210,10 +220,10 @@ function Returning({ sheet, onDone }: { sheet: Sheet; onDone: () => void }) {
         }),
       ),
     )
-    if (!done) return
+    if (!made) return
     notifications.show({
       title: `${sheet.name} is back`,
-      message: done.jobs.length > 0 ? `Planned: ${done.jobs.join(', ')}.` : 'No jobs follow from it.',
+      message: made.jobs.length > 0 ? `Planned: ${made.jobs.join(', ')}.` : 'No jobs follow from it.',
       color: 'quiet',
       autoClose: 10_000,
     })

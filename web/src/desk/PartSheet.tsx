@@ -2,7 +2,7 @@ import { Button, Checkbox, Drawer, Group, NumberInput, Select, Textarea, TextInp
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type Part, useBoard } from '../api/board'
-import { client, dataOf } from '../api/client'
+import { client, dataOf, done } from '../api/client'
 import { type PartDetail, useDesk, usePart } from '../api/desk'
 import { atFields, useSend } from '../api/send'
 import { day, instantOf, localOf, when } from '../format/time'
@@ -219,6 +219,10 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
     },
   })
   const [shelf, setShelf] = useState<string | null>(null)
+  const take = (shelfId: string) =>
+    send(() =>
+      done(client.POST('/api/parts/{id}/take', { params: { path: { id: part.id } }, body: { shelfId } })),
+    )
   const open = detail.mates.some((m) => m.outcome === 'UNKNOWN')
   const order = async (v: typeof form.values) => {
     const likely = v.likely ? instantOf(v.likely, board.zone) : undefined
@@ -306,15 +310,7 @@ function Ordering({ part, detail, manager }: { part: Part; detail: PartDetail; m
               value={shelf}
               onChange={(id) => {
                 setShelf(id)
-                if (id)
-                  void send(() =>
-                    dataOf(
-                      client.POST('/api/parts/{id}/take', {
-                        params: { path: { id: part.id } },
-                        body: { shelfId: id },
-                      }),
-                    ),
-                  )
+                if (id) void take(id).then((taken) => taken || setShelf(null))
               }}
             />
           )}

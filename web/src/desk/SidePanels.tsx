@@ -1,10 +1,11 @@
-import { Button, Checkbox, TextInput } from '@mantine/core'
+import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { type Arrival, useArrivals } from '../api/desk'
 import { useSend } from '../api/send'
 import { ErrandForm } from './ErrandForm'
+import { Bought } from '../domain/Bought'
 import { Inspect } from '../domain/Inspect'
 import { word } from '../format/words'
 import layout from '../ui/layout.module.css'
@@ -91,23 +92,7 @@ export function SupplyRun({ supplies }: { supplies: Schemas['SupplyResponse'][] 
           {supplies
             .filter((s) => s.boughtFrom === shop)
             .map((s) => (
-              <Checkbox
-                key={s.id}
-                size="sm"
-                mt={7}
-                checked={s.boughtAt !== undefined}
-                label={`${s.name}${s.quantity && `, ${s.quantity}`}`}
-                onChange={() =>
-                  void send(() =>
-                    dataOf(
-                      client.POST('/api/supplies/{id}/bought', {
-                        params: { path: { id: s.id } },
-                        body: { bought: !s.boughtAt },
-                      }),
-                    ),
-                  )
-                }
-              />
+              <Bought key={s.id} supply={s} size="sm" gap={7} />
             ))}
         </div>
       ))}

@@ -92,7 +92,12 @@ export function EventForm({ event, onClose, onKept }: Props) {
         minutes: Number(s.minutes) || 0,
         km: Number(s.km) || 0,
       })),
-      cars: cars.map((c) => ({ ...c, template: c.template || undefined })),
+      cars: cars.map(({ buildId, spare, driver, template }) => ({
+        buildId,
+        spare,
+        driver,
+        template: template || undefined,
+      })),
       crew,
       version: event?.version ?? 0,
     }
@@ -113,6 +118,12 @@ export function EventForm({ event, onClose, onKept }: Props) {
   const putCar = (i: number, part: Partial<CarOf>) =>
     setCars((all) => all.map((c, j) => (i === j ? { ...c, ...part } : c)))
   const known = new Set(event?.cars.map((c) => c.buildId))
+  // A car that was put away since is no longer there to be chosen, but still is the one that went.
+  const gone = (event?.cars ?? []).filter((c) => !allCars.some((b) => b.id === c.buildId))
+  const choice = [
+    ...allCars.map((b) => ({ value: b.id, label: `${b.number} ${b.name}`.trim() })),
+    ...gone.map((c) => ({ value: c.buildId, label: `${c.called} (put away)` })),
+  ]
   return (
     <Drawer opened onClose={onClose} position="right" size="xl" title={event ? event.name : 'Enter an event'}>
       <form onSubmit={save}>
@@ -163,7 +174,7 @@ export function EventForm({ event, onClose, onKept }: Props) {
             <NativeSelect
               aria-label="Car"
               value={c.buildId}
-              data={allCars.map((b) => ({ value: b.id, label: `${b.number} ${b.name}`.trim() }))}
+              data={choice}
               onChange={(e) => putCar(i, { buildId: e.currentTarget.value })}
             />
             <TextInput

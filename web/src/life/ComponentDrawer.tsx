@@ -1,7 +1,7 @@
 import { Button, Checkbox, Drawer, NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
 import { type FormEvent, useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf, ProblemError } from '../api/client'
+import { client, dataOf, done, ProblemError } from '../api/client'
 import { type Component, COUNTERS, type Counter } from '../api/components'
 import { useSend } from '../api/send'
 import { day } from '../format/time'
@@ -71,10 +71,7 @@ function Form({ car, component, changes, onClose }: Props) {
       if (component) {
         await dataOf(client.PUT('/api/components/{id}', { params: { path: { id: component.id } }, body }))
       } else {
-        const { id } = await dataOf(client.POST('/api/components', { body }))
-        await dataOf(
-          client.POST('/api/components/{id}/fit', { params: { path: { id } }, body: { buildId: car } }),
-        )
+        await dataOf(client.POST('/api/components', { body: { ...body, fittedTo: car } }))
       }
       return true
     }
@@ -138,6 +135,7 @@ function Form({ car, component, changes, onClose }: Props) {
               <Button
                 variant="default"
                 size="compact-sm"
+                aria-label="Remove this limit"
                 onClick={() => setLimits((all) => all.filter((_, j) => j !== i))}
               >
                 Remove
@@ -189,8 +187,8 @@ function Form({ car, component, changes, onClose }: Props) {
               loading={busy}
               onClick={() =>
                 void send(() =>
-                  dataOf(client.DELETE('/api/components/{id}', { params: { path: { id: component.id } } })),
-                ).then(onClose)
+                  done(client.DELETE('/api/components/{id}', { params: { path: { id: component.id } } })),
+                ).then((gone) => gone && onClose())
               }
             >
               Remove
@@ -209,11 +207,13 @@ function Place({ car, component, onClose }: { car: string; component: Component;
   const on = component.buildId ? cars.get(component.buildId) : undefined
   const path = { id: component.id }
   const off = () =>
-    void send(() => dataOf(client.POST('/api/components/{id}/take-off', { params: { path } }))).then(onClose)
+    void send(() => done(client.POST('/api/components/{id}/take-off', { params: { path } }))).then(
+      (gone) => gone && onClose(),
+    )
   const fit = () =>
     void send(() =>
-      dataOf(client.POST('/api/components/{id}/fit', { params: { path }, body: { buildId: car } })),
-    ).then(onClose)
+      done(client.POST('/api/components/{id}/fit', { params: { path }, body: { buildId: car } })),
+    ).then((gone) => gone && onClose())
   return (
     <div className={`${layout.spread} ${layout.below}`}>
       <span>{on ? `On ${`${on.number} ${on.name}`.trim()}.` : 'On the shelf.'}</span>

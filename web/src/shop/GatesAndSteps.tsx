@@ -1,8 +1,8 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { useBoard } from '../api/board'
-import { GateLines } from '../rollout/GateLines'
-import { Steps } from '../rollout/Steps'
+import { GateLines } from '../gates/GateLines'
+import { Steps } from '../gates/Steps'
 import layout from '../ui/layout.module.css'
 
 /** What gates ask and how a car is rolled out: of the house, and of each discipline that has lists of its own. */

@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { type Person, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { day, dayKey } from '../format/time'
 import { word } from '../format/words'
@@ -214,8 +214,8 @@ function PersonForm({
                   variant="default"
                   onClick={() =>
                     void send(() =>
-                      dataOf(client.DELETE('/api/people/{id}', { params: { path: { id: person.id } } })),
-                    ).then(onClose)
+                      done(client.DELETE('/api/people/{id}', { params: { path: { id: person.id } } })),
+                    ).then((gone) => gone && onClose())
                   }
                 >
                   Take off the list

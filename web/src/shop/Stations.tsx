@@ -2,7 +2,7 @@ import { Button, Drawer, Group, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { type Station, useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { dayKey } from '../format/time'
 import { Closures, saidClosures } from './Closures'
@@ -114,8 +114,8 @@ function StationForm({
                   variant="default"
                   onClick={() =>
                     void send(() =>
-                      dataOf(client.DELETE('/api/stations/{id}', { params: { path: { id: station.id } } })),
-                    ).then(onClose)
+                      done(client.DELETE('/api/stations/{id}', { params: { path: { id: station.id } } })),
+                    ).then((gone) => gone && onClose())
                   }
                 >
                   Take down

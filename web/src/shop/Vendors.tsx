@@ -2,7 +2,7 @@ import { Button, Drawer, Group, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useState } from 'react'
 import { useBoard, type Vendor } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { dayKey, instantOf, localOf } from '../format/time'
 import { keptWord } from '../format/words'
@@ -170,8 +170,8 @@ function VendorForm({
                   variant="default"
                   onClick={() =>
                     void send(() =>
-                      dataOf(client.DELETE('/api/vendors/{id}', { params: { path: { id: vendor.id } } })),
-                    ).then(() => onClose())
+                      done(client.DELETE('/api/vendors/{id}', { params: { path: { id: vendor.id } } })),
+                    ).then((gone) => gone && onClose())
                   }
                 >
                   Remove

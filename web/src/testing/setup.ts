@@ -1,4 +1,7 @@
-import { afterEach } from 'vitest'
+import { afterAll, afterEach } from 'vitest'
+
+/** What was sent by the last test of a file comes to its end before the window is taken away from under it. */
+const LAST_MILLIS = 200
 
 /** What a browser has and jsdom has not; tests of plain functions run without either. */
 if (typeof window !== 'undefined') {
@@ -30,4 +33,5 @@ if (typeof window !== 'undefined') {
   globalThis.fetch = async (input, init) =>
     answer(input instanceof Plain ? input : new Request(input as string, init))
   afterEach(cleanup)
+  afterAll(() => new Promise((done) => setTimeout(done, LAST_MILLIS)))
 }

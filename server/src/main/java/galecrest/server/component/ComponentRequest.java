@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param before how much it was used before it was counted here
  * @param version of the one that it changes; 0 for a new one
+ * @param fittedTo the car that a new one is fitted to at once; null for the shelf
  */
 record ComponentRequest(
         @Nullable String name,
@@ -20,4 +21,5 @@ record ComponentRequest(
         @Nullable LocalDate expires,
         boolean safety,
         @Nullable String note,
-        int version) {}
+        int version,
+        @Nullable String fittedTo) {}

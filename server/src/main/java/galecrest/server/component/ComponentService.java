@@ -220,6 +220,10 @@ public class ComponentService {
         journal.judge(() -> {
             unlike(form, "");
             record.insert(id, form);
+            if (form.fittedTo() != null) {
+                journal.say("wrote down the component " + called(form) + " and fitted it");
+                fit(id, new FitComponentRequest(form.fittedTo(), null, null));
+            }
             return "wrote down the component " + called(form);
         });
         return id;

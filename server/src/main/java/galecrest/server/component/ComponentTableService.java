@@ -137,7 +137,15 @@ class ComponentTableService {
 
     private static ComponentRequest withVersion(ComponentRequest f, int version) {
         return new ComponentRequest(
-                f.name(), f.identity(), f.before(), f.limits(), f.expires(), f.safety(), f.note(), version);
+                f.name(),
+                f.identity(),
+                f.before(),
+                f.limits(),
+                f.expires(),
+                f.safety(),
+                f.note(),
+                version,
+                f.fittedTo());
     }
 
     private static Line line(SheetReader.Cells cells) {
@@ -159,7 +167,8 @@ class ComponentTableService {
                         cells.read("expires", LocalDate::parse).orElse(null),
                         cells.yes("safety"),
                         cells.text("note"),
-                        0),
+                        0,
+                        null),
                 cells.text("car"),
                 cells.text("place"));
     }

@@ -126,6 +126,25 @@ class ComponentTest extends ServerTest {
         return call(BO, "GET", "/api/builds/" + build + "/gates", null).body().toString();
     }
 
+    /** It is written down and fitted in one act: all of it or nothing, and one step back takes back both. */
+    @Test
+    void aNewOneIsFittedAtOnceOrNotAtAll() throws Exception {
+        Map<String, Object> form = form("test clutch", "3");
+        form.put("fittedTo", "no-such-car");
+        assertThat(call(SEF, "POST", "/api/components", form).status()).isEqualTo(422);
+        assertThat(call(BO, "GET", "/api/components", null).body().toString()).doesNotContain("test clutch");
+        form.put("fittedTo", car);
+        assertThat(component(added(form)).path("buildId").asText()).isEqualTo(car);
+        assertThat(call(MARA, "GET", "/api/journal", null)
+                        .body()
+                        .get(0)
+                        .path("summary")
+                        .asText())
+                .isEqualTo("wrote down the component test clutch 3 and fitted it");
+        undo(SEF, 1);
+        assertThat(call(BO, "GET", "/api/components", null).body().toString()).doesNotContain("test clutch");
+    }
+
     @Test
     void badInputIsRefusedAtItsField() throws Exception {
         Map<String, Object> wrong = form(" ", "");

@@ -4,7 +4,7 @@ import { forgetGateLines, type GateLine, keepGateLines, useGateLines, type Whose
 import { useStaleGraph } from '../api/stale'
 import { GATES } from '../domain/gates'
 import { ListEditor } from './ListEditor'
-import css from './rollout.module.css'
+import css from './gates.module.css'
 
 const ASKS: { value: GateLine['asks']; label: string }[] = [
   { value: 'SIGNED', label: 'somebody signs for it' },

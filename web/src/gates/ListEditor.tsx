@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react'
 import { ProblemError } from '../api/client'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
-import css from './rollout.module.css'
+import css from './gates.module.css'
 
 interface Props<T> {
   there: T[]

@@ -3,7 +3,7 @@ import { useBoard } from '../api/board'
 import { forgetSteps, keepSteps, type Step, useSteps, type Whose } from '../api/houseLists'
 import { GATES } from '../domain/gates'
 import { ListEditor } from './ListEditor'
-import css from './rollout.module.css'
+import css from './gates.module.css'
 
 const LISTS: { field: 'before' | 'after' | 'channels'; label: string; hint: string }[] = [
   { field: 'before', label: 'To look at before, a line each', hint: 'Pedal firm' },
