@@ -2,7 +2,7 @@ import { Button, Group, NumberInput, Radio, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import { RulesPreview } from './RulesPreview'
 import { Weight } from './Weight'
@@ -60,16 +60,44 @@ const WEIGHTS = [
 
 /** The shop's name, zone and what weighs how much in a plan, each with its reason. */
 export function Rules({ changes }: { changes: boolean }) {
-  const shop = useQuery({ queryKey: ['shop'], queryFn: () => dataOf(client.GET('/api/shop')) })
-  if (!shop.data) return null
-  return <RulesForm key={shop.data.version} shop={shop.data} changes={changes} />
+  const { data } = useQuery({ queryKey: ['shop'], queryFn: () => dataOf(client.GET('/api/shop')) })
+  const [shown, setShown] = useState(data)
+  const [typing, setTyping] = useState(false)
+  // What somebody else has saved meanwhile does not wipe out what is being typed here; saving says that it was changed.
+  if (data && data.version !== shown?.version && !typing) setShown(data)
+  if (!shown) return null
+  return (
+    <>
+      {data?.version !== shown.version && (
+        <p className="hot" role="status">
+          Somebody else has changed the house rules since you began.{' '}
+          <button type="button" className="link" onClick={() => setTyping(false)}>
+            Look at theirs; what is typed here goes
+          </button>
+        </p>
+      )}
+      <RulesForm key={shown.version} shop={shown} changes={changes} onTyping={setTyping} />
+    </>
+  )
 }
 
-function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: boolean }) {
+interface FormProps {
+  shop: Schemas['ShopRequest']
+  changes: boolean
+  onTyping: (typing: boolean) => void
+}
+
+function RulesForm({ shop, changes, onTyping }: FormProps) {
   const { send, busy } = useSend()
   const [preview, setPreview] = useState<Schemas['RulesPreviewResponse']>()
   const [asking, setAsking] = useState(false)
-  const form = useForm({ initialValues: shop, onValuesChange: () => setPreview(undefined) })
+  const form = useForm({
+    initialValues: shop,
+    onValuesChange: () => {
+      setPreview(undefined)
+      onTyping(true)
+    },
+  })
   const ask = async () => {
     setAsking(true)
     const answer = await send(
@@ -81,9 +109,9 @@ function RulesForm({ shop, changes }: { shop: Schemas['ShopRequest']; changes: b
   }
   const save = (body: typeof form.values) =>
     void send(
-      () => dataOf(client.PUT('/api/shop', { body })),
+      () => done(client.PUT('/api/shop', { body })),
       (problem) => atFields(problem, form.setFieldError),
-    )
+    ).then((saved) => saved && onTyping(false))
   return (
     <form onSubmit={form.onSubmit(save)} className={css.form}>
       <fieldset disabled={!changes} className={layout.bare}>

@@ -5,9 +5,9 @@ import galecrest.core.units.UnitSystem;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** Which system is shown first for each kind; what is not named goes by the house, and that by metric. */
-record UnitsRequest(Map<QuantityKind, UnitSystem> choices) {
-    UnitsRequest(@Nullable Map<QuantityKind, UnitSystem> choices) {
+/** Which system is shown first for a kind, null for that of the house, or metric; what is not named stays as it is. */
+record UnitsRequest(Map<QuantityKind, @Nullable UnitSystem> choices) {
+    UnitsRequest(@Nullable Map<QuantityKind, @Nullable UnitSystem> choices) {
         this.choices = choices == null ? Map.of() : choices;
     }
 }

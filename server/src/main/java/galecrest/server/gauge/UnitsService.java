@@ -59,10 +59,19 @@ public class UnitsService {
 
     private void write(String name, UnitsRequest form, String summary) {
         journal.judge(() -> {
-            if (units.of(name).equals(form.choices())) {
+            Map<QuantityKind, UnitSystem> before = units.of(name);
+            Map<QuantityKind, UnitSystem> now = new LinkedHashMap<>(before);
+            form.choices().forEach((kind, system) -> {
+                if (system == null) {
+                    now.remove(kind);
+                } else {
+                    now.put(kind, system);
+                }
+            });
+            if (now.equals(before)) {
                 return null;
             }
-            units.write(name, form.choices());
+            units.write(name, now);
             return summary;
         });
     }

@@ -188,6 +188,23 @@ class CarSheetTest extends ServerTest {
         undo(MARA, 1);
     }
 
+    /** Two who choose at the same time, or one who is quick, do not undo each other's. */
+    @Test
+    void aChoiceOfUnitsLeavesTheOthersAsTheyAre() throws Exception {
+        call(MARA, "PUT", "/api/units/house", Map.of("choices", Map.of("PRESSURE", "CUSTOMARY")));
+        call(MARA, "PUT", "/api/units/house", Map.of("choices", Map.of("MASS", "CUSTOMARY")));
+        assertThat(house()).isEqualTo("{\"MASS\":\"CUSTOMARY\",\"PRESSURE\":\"CUSTOMARY\"}");
+        call(MARA, "PUT", "/api/units/house", "{\"choices\":{\"PRESSURE\":null}}");
+        assertThat(house()).isEqualTo("{\"MASS\":\"CUSTOMARY\"}");
+        undo(MARA, 3);
+        assertThat(house()).isEqualTo("{}");
+    }
+
+    private String house() throws Exception {
+        JsonNode house = call(BO, "GET", "/api/units", null).body().path("house");
+        return json.writeValueAsString(json.treeToValue(house, java.util.TreeMap.class));
+    }
+
     /** Only what is shown, and of it only the last that counts. */
     @Test
     void theCustomerSeesWhatIsShown() throws Exception {
