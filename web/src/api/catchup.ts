@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 import { useBoard } from './board'
 
@@ -11,7 +12,7 @@ export function useCatchUp(day: string | undefined): CatchUpDay | undefined {
   const query = useQuery({
     queryKey: ['catch-up', day, looked],
     queryFn: () => dataOf(client.GET('/api/catch-up', { params: { query: day ? { day } : {} } })),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(day),
   })
   return query.data
 }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { useBoard } from './board'
 import { client, dataOf, type Schemas } from './client'
 
@@ -10,7 +11,7 @@ export function useDecisions(car: string): Decision[] | undefined {
   const query = useQuery({
     queryKey: ['decisions', car, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/decisions', { params: { path: { id: car } } })),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(car),
   })
   return query.data
 }

@@ -1,5 +1,6 @@
 import { useDebouncedValue } from '@mantine/hooks'
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, ProblemError, type Schemas, upload } from './client'
 
 export type Run = Schemas['PowerRunResponse']
@@ -19,7 +20,7 @@ export function useRuns(build: string, change: number) {
   return useQuery({
     queryKey: ['runs', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/runs', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }
 
@@ -78,6 +79,6 @@ export function useLimits(build: string, change: number) {
   return useQuery({
     queryKey: ['review-limits', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/review-limits', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }

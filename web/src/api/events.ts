@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 
 export type RaceEvent = Schemas['EventResponse']
@@ -34,6 +35,6 @@ export function useTyrePlans(event: string, change: number): TyrePlan[] | undefi
   return useQuery({
     queryKey: ['tyre-plans', event, change],
     queryFn: () => dataOf(client.GET('/api/events/{id}/tyres', { params: { path: { id: event } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === event ? before : undefined),
+    placeholderData: whileSame(event),
   }).data
 }

@@ -1,5 +1,6 @@
 import { useDebouncedValue } from '@mantine/hooks'
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, ProblemError, type Schemas } from './client'
 
 export type Sheet = Schemas['MeasurementResponse']
@@ -57,7 +58,7 @@ export function useLog(build: string, change: number): Sheet[] | undefined {
   return useQuery({
     queryKey: ['measurements', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/measurements', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }
 
@@ -67,7 +68,7 @@ export function usePhotos(build: string, change: number): Schemas['PhotoResponse
     useQuery({
       queryKey: ['photos', build, change],
       queryFn: () => dataOf(client.GET('/api/builds/{build}/photos', { params: { path: { build } } })),
-      placeholderData: (before) => before,
+      placeholderData: whileSame(build),
     }).data ?? NO_PHOTOS
   )
 }

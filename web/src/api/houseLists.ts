@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { client, dataOf, type Schemas } from './client'
+import { client, dataOf, done, type Schemas } from './client'
 
 export type GateLine = Schemas['GateLineRequest']
 export type Step = Schemas['StepRequest']
@@ -8,6 +8,8 @@ export type Step = Schemas['StepRequest']
 export type Whose = { car: string } | { discipline: string }
 
 const carOf = (whose: Whose) => ('car' in whose ? whose.car : undefined)
+
+const isOf = (other: unknown, whose: Whose) => JSON.stringify(other) === JSON.stringify(whose)
 
 /** What gates ask, of a car, a discipline or the house. */
 export function useGateLines(whose: Whose, change: number) {
@@ -18,7 +20,7 @@ export function useGateLines(whose: Whose, change: number) {
       car !== undefined
         ? dataOf(client.GET('/api/builds/{id}/gate-lines', { params: { path: { id: car } } }))
         : dataOf(client.GET('/api/gate-lines', { params: { query: whose as { discipline: string } } })),
-    placeholderData: (before) => before,
+    placeholderData: (before, query) => (isOf(query?.queryKey[1], whose) ? before : undefined),
   }).data
 }
 
@@ -26,8 +28,8 @@ export function keepGateLines(whose: Whose, edition: string, lines: GateLine[]) 
   const car = carOf(whose)
   const body = { edition, lines }
   return car !== undefined
-    ? dataOf(client.PUT('/api/builds/{id}/gate-lines', { params: { path: { id: car } }, body }))
-    : dataOf(client.PUT('/api/gate-lines', { params: { query: whose as { discipline: string } }, body }))
+    ? done(client.PUT('/api/builds/{id}/gate-lines', { params: { path: { id: car } }, body }))
+    : done(client.PUT('/api/gate-lines', { params: { query: whose as { discipline: string } }, body }))
 }
 
 export function forgetGateLines(whose: Whose) {
@@ -46,7 +48,7 @@ export function useSteps(whose: Whose, change: number) {
       car !== undefined
         ? dataOf(client.GET('/api/builds/{id}/rollout-steps', { params: { path: { id: car } } }))
         : dataOf(client.GET('/api/rollout-steps', { params: { query: whose as { discipline: string } } })),
-    placeholderData: (before) => before,
+    placeholderData: (before, query) => (isOf(query?.queryKey[1], whose) ? before : undefined),
   }).data
 }
 
@@ -54,8 +56,8 @@ export function keepSteps(whose: Whose, edition: string, steps: Step[]) {
   const car = carOf(whose)
   const body = { edition, steps }
   return car !== undefined
-    ? dataOf(client.PUT('/api/builds/{id}/rollout-steps', { params: { path: { id: car } }, body }))
-    : dataOf(client.PUT('/api/rollout-steps', { params: { query: whose as { discipline: string } }, body }))
+    ? done(client.PUT('/api/builds/{id}/rollout-steps', { params: { path: { id: car } }, body }))
+    : done(client.PUT('/api/rollout-steps', { params: { query: whose as { discipline: string } }, body }))
 }
 
 export function forgetSteps(whose: Whose) {

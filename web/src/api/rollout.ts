@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 
 export type RollOut = Schemas['RollOutResponse']
@@ -17,7 +18,7 @@ export function useRollOut(build: string, change: number): RollOut | undefined {
   return useQuery({
     queryKey: ['rollout', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/rollout', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }
 
@@ -26,7 +27,7 @@ export function useGates(build: string, change: number): GateState[] | undefined
   return useQuery({
     queryKey: ['gates', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/gates', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }
 

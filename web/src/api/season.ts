@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 
 export type Turnaround = Schemas['TurnaroundResponse']
@@ -15,7 +16,7 @@ export function useTurnarounds(event: string, change: number): Turnaround[] | un
   return useQuery({
     queryKey: ['turnarounds', event, change],
     queryFn: () => dataOf(client.GET('/api/events/{id}/turnarounds', { params: { path: { id: event } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === event ? before : undefined),
+    placeholderData: whileSame(event),
   }).data
 }
 
@@ -24,7 +25,7 @@ export function useSpares(event: string, change: number): Spare[] | undefined {
   return useQuery({
     queryKey: ['spares', event, change],
     queryFn: () => dataOf(client.GET('/api/events/{id}/spares', { params: { path: { id: event } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === event ? before : undefined),
+    placeholderData: whileSame(event),
   }).data
 }
 
@@ -33,7 +34,7 @@ export function useStretches(event: string, change: number): Stretch[] | undefin
   return useQuery({
     queryKey: ['stretches', event, change],
     queryFn: () => dataOf(client.GET('/api/events/{id}/stretches', { params: { path: { id: event } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === event ? before : undefined),
+    placeholderData: whileSame(event),
   }).data
 }
 
@@ -42,7 +43,7 @@ export function useTestDays(event: string, change: number): TestDay[] | undefine
   return useQuery({
     queryKey: ['test-days', event, change],
     queryFn: () => dataOf(client.GET('/api/events/{id}/test-days', { params: { path: { id: event } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === event ? before : undefined),
+    placeholderData: whileSame(event),
   }).data
 }
 
@@ -51,7 +52,7 @@ export function useInspections(build: string, change: number): Inspection[] | un
   return useQuery({
     queryKey: ['inspections', build, change],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/inspections', { params: { path: { id: build } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === build ? before : undefined),
+    placeholderData: whileSame(build),
   }).data
 }
 

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 
 export type StaleGraph = Schemas['StaleGraphResponse']
@@ -18,6 +19,6 @@ export function useCarried(work: string, change: number) {
   return useQuery({
     queryKey: ['disturbs', work, change],
     queryFn: () => dataOf(client.GET('/api/works/{id}/disturbs', { params: { path: { id: work } } })),
-    placeholderData: (before, query) => (query?.queryKey[1] === work ? before : undefined),
+    placeholderData: whileSame(work),
   }).data
 }

@@ -2,6 +2,7 @@ import { Button, Checkbox, Group, TextInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { whileSame } from '../api/beside'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
@@ -19,7 +20,7 @@ export function Faults({ car }: { car: Car }) {
   const faults = useQuery({
     queryKey: ['faults', car.id, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/faults', { params: { path: { id: car.id } } })),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(car.id),
   })
   const note = async () => {
     const made = await send(() =>

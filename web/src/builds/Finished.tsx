@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { whileSame } from '../api/beside'
 import { type Car, useBoard } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { duration } from '../format/margin'
@@ -14,7 +15,7 @@ export function Finished({ car, onPick }: { car: Car; onPick: (work: string) => 
     queryKey: ['finished', car.id, looked],
     queryFn: () => dataOf(client.GET('/api/builds/{id}/finished', { params: { path: { id: car.id } } })),
     enabled: open,
-    placeholderData: (before) => before,
+    placeholderData: whileSame(car.id),
   })
   if (car.done === 0) return null
   return (

@@ -1,6 +1,7 @@
 import { Group, NumberInput, Select } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { whileSame } from '../api/beside'
 import { useBoard, type Work } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useDesk } from '../api/desk'
@@ -16,7 +17,7 @@ export function Yield({ work, changes }: { work: Work; changes: boolean }) {
   const kept = useQuery({
     queryKey: ['yield', work.id, looked],
     queryFn: () => dataOf(client.GET('/api/works/{id}/yield', { params: path })),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(work.id),
   }).data
   if (!kept || !desk.data) return null
   const say = (shelfId: string | undefined, quantity: number) => {

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { whileSame } from '../api/beside'
 import { useBoard } from '../api/board'
 import { client, dataOf, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
@@ -22,7 +23,7 @@ export function Slots({ id }: { id: string }) {
   const query = useQuery({
     queryKey: ['slots', id, looked],
     queryFn: () => dataOf(client.GET('/api/outworks/{id}/slots', { params: { path: { id } } })),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(id),
   })
   const slots = query.data
   const departure = useOdds().view?.departures.find((d) => d.workId === id)

@@ -24,14 +24,14 @@ export function GateLines({ whose, changes }: { whose: Whose; changes: boolean }
   const things = graph.measured.map((m) => ({ value: m.name, label: m.label }))
   return (
     <ListEditor<GateLine>
-      key={lists.edition}
-      there={lists.lines}
-      own={lists.own}
+      key={JSON.stringify(whose)}
+      list={{ edition: lists.edition, items: lists.lines, own: lists.own }}
+      name="what gates ask"
       what="a line"
       field="lines"
       changes={changes}
       blank={() => ({ gate: 'EVENT', text: '', asks: 'SIGNED', never: false })}
-      keep={(lines) => keepGateLines(whose, lists.edition, lines)}
+      keep={(lines, edition) => keepGateLines(whose, edition, lines)}
       forget={() => forgetGateLines(whose)}
     >
       {(line, put, at) => (

@@ -1,18 +1,27 @@
 import { Button } from '@mantine/core'
-import { type ReactNode, useState } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 import { ProblemError } from '../api/client'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { Typed } from '../ui/Typed'
 import css from './gates.module.css'
 
-interface Props<T> {
-  there: T[]
+interface List<T> {
+  edition: string
+  items: T[]
   own: boolean
+}
+
+interface Props<T> {
+  list: List<T>
+  /** What all of it is called. */
+  name: string
   /** What is put at the end where one is added. */
   blank: () => T
   what: string
   changes: boolean
-  keep: (items: T[]) => Promise<unknown>
+  /** Keeps what is to be instead of that edition; true where it was taken. */
+  keep: (items: T[], edition: string) => Promise<true>
   forget: () => Promise<unknown>
   children: (item: T, put: (part: Partial<T>) => void, at: (field: string) => string | undefined) => ReactNode
   /** What the problems of the list are called by. */
@@ -21,8 +30,19 @@ interface Props<T> {
 
 /** A list of the house, of a discipline or of a car, changed as a whole. */
 export function ListEditor<T>(props: Props<T>) {
-  const { there, own, blank, what, changes, keep, forget, children, field } = props
+  return (
+    <Typed said={props.list} edition={props.list.edition} what={props.name}>
+      {(list, onTyping) => <Editor {...props} list={list} onTyping={onTyping} />}
+    </Typed>
+  )
+}
+
+function Editor<T>(props: Props<T> & { onTyping: (typing: boolean) => void }) {
+  const { list, blank, what, changes, keep, forget, children, field, onTyping } = props
+  const { own, items: there } = list
   const [items, setItems] = useState(there)
+  const typed = items !== there
+  useEffect(() => onTyping(typed), [typed, onTyping])
   const [errors, setErrors] = useState<Record<string, string>>({})
   const { send, busy } = useSend()
   const put = (i: number, part: Partial<T>) =>
@@ -85,8 +105,10 @@ export function ListEditor<T>(props: Props<T>) {
         <div className={layout.row}>
           <Button
             loading={busy}
-            disabled={items === there}
-            onClick={() => void send(() => keep(items), problem)}
+            disabled={!typed}
+            onClick={() =>
+              void send(() => keep(items, list.edition), problem).then((kept) => kept && onTyping(false))
+            }
           >
             Keep
           </Button>

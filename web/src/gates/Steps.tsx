@@ -18,14 +18,14 @@ export function Steps({ whose, changes }: { whose: Whose; changes: boolean }) {
   if (!lists) return null
   return (
     <ListEditor<Step>
-      key={lists.edition}
-      there={lists.steps}
-      own={lists.own}
+      key={JSON.stringify(whose)}
+      list={{ edition: lists.edition, items: lists.steps, own: lists.own }}
+      name="the steps of the roll-out"
       what="a step"
       field="steps"
       changes={changes}
       blank={() => ({ name: '', limits: '', before: [], after: [], channels: [] })}
-      keep={(steps) => keepSteps(whose, lists.edition, steps)}
+      keep={(steps, edition) => keepSteps(whose, edition, steps)}
       forget={() => forgetSteps(whose)}
     >
       {(step, put, at) => (

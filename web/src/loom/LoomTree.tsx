@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { type Car } from '../api/board'
 import { client, dataOf } from '../api/client'
 import { useSend } from '../api/send'
@@ -24,9 +24,17 @@ interface WireRow {
 
 const WIDTH = 620
 
+interface Props {
+  car: Car
+  loom: Loom
+  manages: boolean
+  onTyping: (typing: boolean) => void
+}
+
 /** The tree in which the wires lie, drawn, and the wires with the length that each takes. */
-export function LoomTree({ car, loom, manages }: { car: Car; loom: Loom; manages: boolean }) {
+export function LoomTree({ car, loom, manages, onTyping }: Props) {
   const [editing, setEditing] = useState(false)
+  useEffect(() => onTyping(editing), [editing, onTyping])
   const at = `/api/builds/${car.id}`
   const some = loom.points.length > 0
   return (

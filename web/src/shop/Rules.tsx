@@ -7,6 +7,7 @@ import { atFields, useSend } from '../api/send'
 import { RulesPreview } from './RulesPreview'
 import { Weight } from './Weight'
 import layout from '../ui/layout.module.css'
+import { Typed } from '../ui/Typed'
 import css from './shop.module.css'
 
 const TIES = [
@@ -60,24 +61,12 @@ const WEIGHTS = [
 
 /** The shop's name, zone and what weighs how much in a plan, each with its reason. */
 export function Rules({ changes }: { changes: boolean }) {
-  const { data } = useQuery({ queryKey: ['shop'], queryFn: () => dataOf(client.GET('/api/shop')) })
-  const [shown, setShown] = useState(data)
-  const [typing, setTyping] = useState(false)
-  // What somebody else has saved meanwhile does not wipe out what is being typed here; saving says that it was changed.
-  if (data && data.version !== shown?.version && !typing) setShown(data)
-  if (!shown) return null
+  const shop = useQuery({ queryKey: ['shop'], queryFn: () => dataOf(client.GET('/api/shop')) }).data
+  if (!shop) return null
   return (
-    <>
-      {data?.version !== shown.version && (
-        <p className="hot" role="status">
-          Somebody else has changed the house rules since you began.{' '}
-          <button type="button" className="link" onClick={() => setTyping(false)}>
-            Look at theirs; what is typed here goes
-          </button>
-        </p>
-      )}
-      <RulesForm key={shown.version} shop={shown} changes={changes} onTyping={setTyping} />
-    </>
+    <Typed said={shop} edition={shop.version} what="the house rules">
+      {(shown, onTyping) => <RulesForm shop={shown} changes={changes} onTyping={onTyping} />}
+    </Typed>
   )
 }
 

@@ -1,10 +1,11 @@
 import { Button, TextInput } from '@mantine/core'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useBoard } from '../api/board'
-import { client, dataOf, type ProblemError } from '../api/client'
+import { client, dataOf, done, type ProblemError } from '../api/client'
 import { type Cause, type StaleGraph, useStaleGraph } from '../api/stale'
 import { useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { Typed } from '../ui/Typed'
 import css from './stale.module.css'
 
 const ROW = 30
@@ -18,7 +19,11 @@ export function StaleMap({ changes }: { changes: boolean }) {
   const { looked } = useBoard()
   const graph = useStaleGraph(looked)
   if (!graph) return null
-  return <Editor key={graph.edition} graph={graph} changes={changes} />
+  return (
+    <Typed said={graph} edition={graph.edition} what="what disturbs what">
+      {(shown, onTyping) => <Editor graph={shown} changes={changes} onTyping={onTyping} />}
+    </Typed>
+  )
 }
 
 interface Draft {
@@ -26,7 +31,13 @@ interface Draft {
   moves: Record<string, Name[]>
 }
 
-function Editor({ graph, changes }: { graph: StaleGraph; changes: boolean }) {
+interface EditorProps {
+  graph: StaleGraph
+  changes: boolean
+  onTyping: (typing: boolean) => void
+}
+
+function Editor({ graph, changes, onTyping }: EditorProps) {
   const [draft, setDraft] = useState<Draft>(() => ({
     disturbances: graph.disturbances,
     moves: Object.fromEntries(graph.measured.map((m) => [m.name, m.moves])),
@@ -36,6 +47,7 @@ function Editor({ graph, changes }: { graph: StaleGraph; changes: boolean }) {
   const { send, busy } = useSend()
   const dirty =
     draft.disturbances !== graph.disturbances || graph.measured.some((m) => draft.moves[m.name] !== m.moves)
+  useEffect(() => onTyping(dirty), [dirty, onTyping])
   const order = graph.measured.map((m) => m.name)
   const cause = draft.disturbances.find((d) => d.id === source)
   const targets = cause ? cause.first : (draft.moves[source ?? ''] ?? [])
@@ -53,12 +65,12 @@ function Editor({ graph, changes }: { graph: StaleGraph; changes: boolean }) {
     changes && source !== undefined && (cause || order.indexOf(name) > order.indexOf(source as Name))
   const keep = () =>
     void send(
-      () => dataOf(client.PUT('/api/disturbances', { body: { edition: graph.edition, ...draft } })),
+      () => done(client.PUT('/api/disturbances', { body: { edition: graph.edition, ...draft } })),
       (problem: ProblemError) => {
         setErrors(Object.fromEntries(problem.problems.map((p) => [p.field, p.message])))
         return problem.problems.length > 0
       },
-    )
+    ).then((kept) => kept && onTyping(false))
   const label = cause?.label ?? graph.measured.find((m) => m.name === source)?.label
   return (
     <div className={css.room}>

@@ -2,9 +2,10 @@ import { Button, NumberInput } from '@mantine/core'
 import { useForm } from '@mantine/form'
 import { useQuery } from '@tanstack/react-query'
 import { useBoard } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { atFields, useSend } from '../api/send'
 import layout from '../ui/layout.module.css'
+import { Typed } from '../ui/Typed'
 import css from './shop.module.css'
 
 const FIELDS = [
@@ -23,17 +24,27 @@ export function StretchRule({ changes }: { changes: boolean }) {
     placeholderData: (before) => before,
   }).data
   if (!rule) return null
-  return <RuleForm key={JSON.stringify(rule)} rule={rule} changes={changes} />
+  return (
+    <Typed said={rule} edition={JSON.stringify(rule)} what="the rule for long stretches">
+      {(shown, onTyping) => <RuleForm rule={shown} changes={changes} onTyping={onTyping} />}
+    </Typed>
+  )
 }
 
-function RuleForm({ rule, changes }: { rule: Schemas['StretchRuleRequest']; changes: boolean }) {
+interface FormProps {
+  rule: Schemas['StretchRuleRequest']
+  changes: boolean
+  onTyping: (typing: boolean) => void
+}
+
+function RuleForm({ rule, changes, onTyping }: FormProps) {
   const { send, busy } = useSend()
-  const form = useForm({ initialValues: rule })
+  const form = useForm({ initialValues: rule, onValuesChange: () => onTyping(true) })
   const save = (body: typeof form.values) =>
     void send(
-      () => dataOf(client.PUT('/api/stretch-rule', { body })),
+      () => done(client.PUT('/api/stretch-rule', { body })),
       (problem) => atFields(problem, form.setFieldError),
-    )
+    ).then((saved) => saved && onTyping(false))
   return (
     <form onSubmit={form.onSubmit(save)} className={css.form} aria-label="Long stretches">
       <fieldset disabled={!changes} className={layout.bare}>
