@@ -56,6 +56,8 @@ export function token(): string {
 
 const READ_MILLIS = 20_000
 const WRITE_MILLIS = 60_000
+/** A large picture over a poor connection takes its time. */
+const UPLOAD_MILLIS = 300_000
 
 /** A request that hangs ends: what is asked for sooner than what is written. */
 function inTime(request: Request): Promise<Response> {
@@ -131,10 +133,12 @@ export async function upload<T>(path: string, file: File): Promise<T> {
     method: 'POST',
     body: form,
     headers: { 'X-XSRF-TOKEN': token() },
+    signal: AbortSignal.timeout(UPLOAD_MILLIS),
   }).catch((failure: unknown) => {
     throw notReached(failure)
   })
   const body: unknown = await response.json().catch(() => undefined)
   if (!response.ok) throw problemOf(response.status, body)
+  isBack()
   return body as T
 }

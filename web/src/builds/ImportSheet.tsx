@@ -15,16 +15,22 @@ const KINDS = {
   jobs: {
     title: 'Import jobs into the',
     label: 'Job sheet (CSV)',
+    one: 'job',
+    many: 'jobs',
     cells: (l: Schemas['JobLinePreview']) => [l.stage, l.job, duration(l.likelyMinutes)],
   },
   parts: {
     title: 'Import parts for the',
     label: 'Parts (CSV)',
+    one: 'part',
+    many: 'parts',
     cells: (l: Schemas['PartLinePreview']) => [l.vendor, l.part, `${l.quantity} ×`],
   },
   outwork: {
     title: 'Import outside work for the',
     label: 'Outside work (CSV)',
+    one: 'piece of outside work',
+    many: 'pieces of outside work',
     cells: (l: Schemas['OutworkLinePreview']) => [l.vendor, l.work, days(l.likelyDays)],
   },
 } as const
@@ -113,7 +119,7 @@ export function ImportSheet({ car, kind, onClose }: Props) {
       {good && (
         <div className={css.preview}>
           <b>
-            {preview.lines.length} {kind === 'outwork' ? 'pieces of outside work' : kind} would be added
+            {preview.lines.length} {preview.lines.length === 1 ? said.one : said.many} would be added
           </b>
           <table className="plain">
             <tbody>

@@ -50,7 +50,7 @@ export async function answer(request: Request): Promise<Response> {
     method: request.method,
     path: url.pathname,
     query: url.searchParams,
-    body: text ? JSON.parse(text) : undefined,
+    body: request.headers.get('Content-Type')?.includes('json') ? JSON.parse(text) : text || undefined,
   }
   log.push(one)
   const give = answers.get(`${one.method} ${one.path}`)
