@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-import { whileSame } from './beside'
 import { client, dataOf, type Schemas } from './client'
 import { useBoard } from './board'
 
@@ -12,7 +11,8 @@ export function useCatchUp(day: string | undefined): CatchUpDay | undefined {
   const query = useQuery({
     queryKey: ['catch-up', day, looked],
     queryFn: () => dataOf(client.GET('/api/catch-up', { params: { query: day ? { day } : {} } })),
-    placeholderData: whileSame(day),
+    // A day says which it is; what is written down is of that one.
+    placeholderData: (before) => before,
   })
   return query.data
 }

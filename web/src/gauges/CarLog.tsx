@@ -3,6 +3,7 @@ import { useDebouncedValue } from '@mantine/hooks'
 import { useQuery } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { type Car, useBoard } from '../api/board'
+import { whileSame } from '../api/beside'
 import { client, dataOf, type ProblemError, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
@@ -25,13 +26,13 @@ export function CarLog({ car }: { car: Car }) {
       dataOf(
         client.GET('/api/builds/{id}/notes', { params: { path: { id: car.id }, query: { find: words } } }),
       ),
-    placeholderData: (before) => before,
+    placeholderData: whileSame(car.id),
   }).data
   return (
     <div className={css.middle}>
       <div className={css.sheet}>
         <h2>Car log</h2>
-        <NoteForm car={car} />
+        <NoteForm key={car.id} car={car} />
       </div>
       <TextInput
         label="Find in the log"

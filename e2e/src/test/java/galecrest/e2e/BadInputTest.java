@@ -53,7 +53,7 @@ class BadInputTest extends BrowserTest {
                         "sheet.csv",
                         "text/csv",
                         "job,likely_min,crew,zone\nWeld tab,30,weld,rear\n".getBytes(StandardCharsets.UTF_8)));
-        assertThat(mara.getByText("1 jobs would be added")).isVisible();
+        assertThat(mara.getByText("1 job would be added")).isVisible();
         button(mara, "Import").click();
         assertThat(mara.locator("td").getByText("Weld tab")).isVisible();
     }
