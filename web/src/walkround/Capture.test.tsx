@@ -50,6 +50,7 @@ describe('the line that takes something down', () => {
     await waitFor(() =>
       expect(asked(CAPTURE).map((a) => a.body)).toEqual([{ text: 'bleed, done', chosen: ['j4'] }]),
     )
+    await waitFor(() => expect(line().value).toBe(''))
   })
 
   it('keeps a line that it did not understand, says why there, and forgets that on the next letter', async () => {
@@ -61,5 +62,18 @@ describe('the line that takes something down', () => {
     expect(line().value).toBe('held rain: x')
     await userEvent.type(line(), 'y')
     expect(screen.queryByText('No: "rain" is no reason.')).toBeNull()
+  })
+
+  it('keeps what was begun of one car while another is looked at', async () => {
+    on('POST /api/builds/b7/capture/understand', () => ({ said: '', clear: true, choices: [] }))
+    on('POST /api/builds/b8/capture/understand', () => ({ said: '', clear: true, choices: [] }))
+    const { unmount } = inRoom(<Capture car="b7" />)
+    await userEvent.type(line(), 'fuel line at')
+    unmount()
+    const other = inRoom(<Capture car="b8" />)
+    expect(line().value).toBe('')
+    other.unmount()
+    inRoom(<Capture car="b7" />)
+    expect(line().value).toBe('fuel line at')
   })
 })

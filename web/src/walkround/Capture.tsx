@@ -6,9 +6,16 @@ import { useUnderstood } from '../api/understood'
 import { SaidBack } from '../domain/SaidBack'
 import layout from '../ui/layout.module.css'
 
+/** What was begun of each car and not sent: it is there again with the car. */
+const begun = new Map<string, string>()
+
 /** The line that takes down a job, a hold, what is done, a finding, or what was fitted for now, in plain words. */
 export function Capture({ car }: { car: string }) {
-  const [text, setText] = useState('')
+  const [text, setLine] = useState(begun.get(car) ?? '')
+  const setText = (line: string) => {
+    begun.set(car, line)
+    setLine(line)
+  }
   const [chosen, setChosen] = useState<string[]>([])
   const [error, setError] = useState<string>()
   const input = useRef<HTMLInputElement>(null)
