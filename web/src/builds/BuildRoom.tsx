@@ -2,7 +2,7 @@ import { Button, Menu } from '@mantine/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { type Car, isCar, useBoard, type Work } from '../api/board'
-import { client, dataOf, type Schemas } from '../api/client'
+import { client, dataOf, done, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { CarOutline, type ZoneName } from '../domain/CarOutline'
 import { NextGate } from '../domain/NextGate'
@@ -66,8 +66,8 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
     />
   )
   const putAway = (id: string) =>
-    void send(() => dataOf(client.POST('/api/builds/{id}/put-away', { params: { path: { id } } }))).then(() =>
-      navigate('/build'),
+    void send(() => done(client.POST('/api/builds/{id}/put-away', { params: { path: { id } } }))).then(
+      (away) => away && navigate('/build'),
     )
   if (!car) {
     return (
@@ -145,7 +145,7 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
       </div>
       <Parked car={car} account={account} />
       <MissedSlot car={car} />
-      <div className={css.columns}>
+      <div key={car.id} className={css.columns}>
         <section aria-label="Jobs">
           {isCar(car) && (
             <ZonePlan

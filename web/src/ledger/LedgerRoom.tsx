@@ -48,7 +48,7 @@ export function LedgerRoom({ account }: { account: Schemas['Account'] }) {
         )}
       </div>
       {picked ? (
-        <BuildLedger car={picked} currency={books.data.currency} />
+        <BuildLedger key={picked.id} car={picked} currency={books.data.currency} />
       ) : (
         <AllBuilds books={books.data} onPick={(b) => navigate(`/ledger/${b}`)} />
       )}
