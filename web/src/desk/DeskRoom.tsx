@@ -102,6 +102,7 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
       )}
       {part && board.parts.some((p) => p.id === part) && (
         <PartSheet
+          key={part}
           id={part}
           manager={account.role === 'MANAGER'}
           onClose={() => setSearch({}, { replace: true })}
@@ -109,7 +110,9 @@ export function DeskRoom({ account }: { account: Schemas['Account'] }) {
         />
       )}
       {ordering && desk.data && <Basket lines={desk.data.lines} onClose={() => setOrdering(false)} />}
-      {outwork && <OutworkSheet id={outwork} onClose={() => setSearch({}, { replace: true })} />}
+      {outwork && (
+        <OutworkSheet key={outwork} id={outwork} onClose={() => setSearch({}, { replace: true })} />
+      )}
     </>
   )
 }

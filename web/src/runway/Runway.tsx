@@ -128,7 +128,9 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
         </span>
       </div>
       <OnOffer account={account} />
-      {date && <DateSheet date={date} account={account} onClose={() => put({ date: undefined })} />}
+      {date && (
+        <DateSheet key={date.id} date={date} account={account} onClose={() => put({ date: undefined })} />
+      )}
       <div ref={ref} className={css.anchor}>
         {width > 0 && (
           <svg
@@ -217,7 +219,14 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
             </g>
           </svg>
         )}
-        {picked && <WorkCard work={picked} account={account} onClose={() => put({ work: undefined })} />}
+        {picked && (
+          <WorkCard
+            key={picked.id}
+            work={picked}
+            account={account}
+            onClose={() => put({ work: undefined })}
+          />
+        )}
       </div>
       <SkillWeeks asks={account.role !== 'HAND'} />
       <p className="soft small no-print">
