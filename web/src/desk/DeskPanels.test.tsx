@@ -298,7 +298,8 @@ describe('the desk', () => {
     }))
     for (const other of ['calls', 'errands', 'arrivals', 'loans', 'findings', 'fitted-for-now'])
       on(`GET /api/${other}`, () => [])
-    inRoom(<DeskRoom account={MARA} />)
+    const car = { id: 'b61', number: '61', name: 'Red coupe', forNow: [], restrictions: [] }
+    inRoom(<DeskRoom account={MARA} />, boardWith({ cars: [car] }))
     expect(
       await screen.findByText(/3 outside or to order · what a day more costs is being worked out/),
     ).toBeDefined()
