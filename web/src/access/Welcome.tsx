@@ -2,7 +2,7 @@ import { Button, PasswordInput } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { client, dataOf, ProblemError } from '../api/client'
+import { AGAIN_MILLIS, client, dataOf, isAwayError, ProblemError, tooOften } from '../api/client'
 import { Nothing } from '../ui/Nothing'
 import layout from '../ui/layout.module.css'
 import css from './access.module.css'
@@ -13,6 +13,7 @@ export function Welcome() {
   const [password, setPassword] = useState('')
   const [error, setError] = useState<string>()
   const [done, setDone] = useState(false)
+  const [busy, setBusy] = useState(false)
   const invited = useQuery({
     queryKey: ['invitation', token],
     queryFn: async () => {
@@ -22,16 +23,25 @@ export function Welcome() {
     },
     retry: false,
     staleTime: Infinity,
+    refetchInterval: (query) => (isAwayError(query.state.error) ? AGAIN_MILLIS : false),
   })
+  if (invited.isError && isAwayError(invited.error))
+    return (
+      <Nothing
+        title="The shop cannot be reached at the moment"
+        text="The invitation stays good; this page looks again by itself."
+      />
+    )
   if (invited.isError)
     return (
       <Nothing
         title="This invitation is no longer good"
-        text="It works once and for seven days. Ask the manager for another."
+        text={tooOften(invited.error) ?? 'It works once and for seven days. Ask the manager for another.'}
       />
     )
   if (!invited.data) return null
   const accept = async () => {
+    setBusy(true)
     try {
       await dataOf(
         client.POST('/api/invitations/{token}', { params: { path: { token } }, body: { password } }),
@@ -39,6 +49,8 @@ export function Welcome() {
       setDone(true)
     } catch (problem) {
       setError(problem instanceof ProblemError ? problem.message : String(problem))
+    } finally {
+      setBusy(false)
     }
   }
   return (
@@ -72,7 +84,7 @@ export function Welcome() {
               setError(undefined)
             }}
           />
-          <Button type="submit" fullWidth mt="md">
+          <Button type="submit" fullWidth mt="md" loading={busy}>
             Set it
           </Button>
         </form>
