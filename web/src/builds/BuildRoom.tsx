@@ -170,7 +170,13 @@ export function BuildRoom({ account }: { account: Schemas['Account'] }) {
             <NextGate car={car.id} />
           </section>
           <Rounds car={car} changes={changes} />
-          <Parts car={car} changes={changes} picked={search.get('part') ?? undefined} />
+          <Parts
+            key={search.get('part')}
+            car={car}
+            changes={changes}
+            picked={search.get('part') ?? undefined}
+            onClosed={() => search.has('part') && setSearch({}, { replace: true })}
+          />
           <OutworkList
             car={car}
             changes={changes}

@@ -26,7 +26,9 @@ import layout from '../ui/layout.module.css'
 interface Props {
   car: Car
   changes: boolean
+  /** The part that the address asks for. */
   picked?: string
+  onClosed?: () => void
 }
 
 /** Until when the part can come without harm, and by when it must be ordered for that. */
@@ -55,7 +57,7 @@ function Need({ need, arrival }: { need?: Schemas['Harm']; arrival?: string }) {
 }
 
 /** The parts of a car: what is here, what is on its way, what waits for it. */
-export function Parts({ car, changes, picked }: Props) {
+export function Parts({ car, changes, picked, onClosed }: Props) {
   const { board, part, work, vendor } = useBoard()
   const needs = useOdds().harm
   const [editing, setEditing] = useState<Part | 'new' | undefined>(picked ? part.get(picked) : undefined)
@@ -104,7 +106,10 @@ export function Parts({ car, changes, picked }: Props) {
         <PartForm
           car={car}
           part={editing === 'new' ? undefined : editing}
-          onClose={() => setEditing(undefined)}
+          onClose={() => {
+            setEditing(undefined)
+            onClosed?.()
+          }}
         />
       )}
     </section>
