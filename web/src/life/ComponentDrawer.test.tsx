@@ -70,6 +70,18 @@ describe('a component', () => {
     expect(closed).toBe(0)
   })
 
+  it('says so where the car is gone meanwhile', async () => {
+    on(
+      ADD,
+      () => new Refusal(422, { problems: [{ field: 'buildId', message: 'Say which car it is fitted to.' }] }),
+    )
+    drawer()
+    await userEvent.type(screen.getByLabelText('What it is'), 'Harness')
+    await press('Fit it to this car')
+    expect(await screen.findByText('Say which car it is fitted to.')).toBeDefined()
+    expect(closed).toBe(0)
+  })
+
   it('is changed in the version that was read', async () => {
     const CHANGE = 'PUT /api/components/e1'
     on(CHANGE, () => undefined)

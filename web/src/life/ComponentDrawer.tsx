@@ -176,6 +176,7 @@ function Form({ car, component, changes, onClose }: Props) {
           onChange={(e) => setNote(e.currentTarget.value)}
         />
       </fieldset>
+      {errors.buildId && <p className="hot small">{errors.buildId}</p>}
       {changes && (
         <div className={`${layout.row} ${layout.below}`}>
           <Button type="submit" loading={busy}>

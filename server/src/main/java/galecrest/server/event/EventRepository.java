@@ -50,7 +50,8 @@ class EventRepository {
                         row.getInt("minutes"),
                         row.getDouble("km")));
         Map<String, List<EventResponse.EventCarResponse>> cars = byEvent(
-                "select c.*, coalesce(nullif(b.number, ''), b.name) as called from event_car c join build b on b.id = c.build_id order by c.spare, b.position",
+                "select c.*, coalesce(nullif(b.number, ''), b.name) as called"
+                        + " from event_car c join build b on b.id = c.build_id order by c.spare, b.position",
                 row -> new EventResponse.EventCarResponse(
                         row.getString("build_id"),
                         row.getString("called"),
