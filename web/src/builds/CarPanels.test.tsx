@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { BoardContext, type Car, indexed } from '../api/board'
 import { Around, boardWith, inRoom, job } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
@@ -189,10 +189,10 @@ describe('what cars borrow', () => {
 
 describe('a job that is split', () => {
   const SPLIT = 'POST /api/works/loom/split'
-  let closed = 0
-  const form = () => inRoom(<SplitJob work={job('loom', { name: 'Fit loom' })} onClose={() => closed++} />)
+  let closed = vi.fn()
+  const form = () => inRoom(<SplitJob work={job('loom', { name: 'Fit loom' })} onClose={closed} />)
   beforeEach(() => {
-    closed = 0
+    closed = vi.fn()
   })
 
   it('gives half of it away under a name that says so', async () => {
@@ -200,7 +200,7 @@ describe('a job that is split', () => {
     form()
     await userEvent.click(screen.getByLabelText(/second pair of hands/))
     await press('Split it')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(SPLIT).body).toEqual({ name: 'Fit loom, second part', minutes: 30, secondHand: true })
   })
 
@@ -215,6 +215,6 @@ describe('a job that is split', () => {
     await press('Split it')
     expect(await screen.findByText('It takes an hour in all.')).toBeDefined()
     expect(askedFor(SPLIT).body).toMatchObject({ minutes: 120 })
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 })

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Car } from '../api/board'
 import type { Schemas } from '../api/client'
 import { MissedSlot } from '../domain/MissedSlot'
@@ -165,15 +165,15 @@ describe('dates of a car', () => {
 
   it('parks with no end only without promises, and takes back by the manager alone', async () => {
     on('POST /api/builds/b61/park', () => undefined)
-    let closed = 0
-    inRoom(<ParkCar car={CAR} onClose={() => closed++} />, BOARD)
+    const closed = vi.fn()
+    inRoom(<ParkCar car={CAR} onClose={closed} />, BOARD)
     expect(screen.getAllByRole('radio', { name: 'another day' })).toHaveLength(2)
     screen.getAllByRole('radio', { name: 'another day' }).forEach((r) => {
       expect((r as HTMLInputElement).disabled).toBe(true)
     })
     expect(screen.getByText(/Rolling road is booked for/)).toBeDefined()
     await userEvent.click(screen.getByRole('button', { name: 'Park it' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor('POST /api/builds/b61/park').body).toEqual({ dates: [{ id: 'one' }, { id: 'two' }] })
   })
 

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Car } from '../api/board'
 import { boardWith, inRoom, job } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
@@ -29,7 +29,7 @@ beforeEach(() => {
 })
 
 describe('a sheet that is taken in', () => {
-  let closed = 0
+  let closed = vi.fn()
   const choose = async (name = 'jobs.csv') => {
     const input = document.querySelector<HTMLInputElement>('input[type=file]')!
     await userEvent.upload(
@@ -37,10 +37,10 @@ describe('a sheet that is taken in', () => {
       new File(['job,likely_min,crew\nWeld,60,weld\n'], name, { type: 'text/csv' }),
     )
   }
-  const sheet = () => inRoom(<ImportSheet car={CAR} kind="jobs" onClose={() => closed++} />)
+  const sheet = () => inRoom(<ImportSheet car={CAR} kind="jobs" onClose={closed} />)
   const button = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Import' })
   beforeEach(() => {
-    closed = 0
+    closed = vi.fn()
   })
 
   it('shows what would be added before it is, and takes that very file', async () => {
@@ -55,7 +55,7 @@ describe('a sheet that is taken in', () => {
     expect(await screen.findByText('1 job would be added')).toBeDefined()
     expect(screen.getByRole('row').textContent).toBe('StripWeld1 h')
     await userEvent.click(button())
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(String(askedFor(IMPORT).body)).toContain('name="file"')
   })
 

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Car } from '../api/board'
 import type { Schemas } from '../api/client'
 import { boardWith, inRoom, job } from '../testing/room'
@@ -32,17 +32,14 @@ const BOARD = boardWith({
 })
 const SAVE = 'PUT /api/jobs/Fit%20loom'
 
-let closed = 0
+let closed = vi.fn()
 const drawer = (account = MARA) =>
-  inRoom(
-    <JobDrawer car={BOARD.cars[0] as Car} work={LOOM} account={account} onClose={() => closed++} />,
-    BOARD,
-  )
+  inRoom(<JobDrawer car={BOARD.cars[0] as Car} work={LOOM} account={account} onClose={closed} />, BOARD)
 
 describe('a job at the desk', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
   })
 
@@ -53,7 +50,7 @@ describe('a job at the desk', () => {
     await userEvent.clear(name)
     await userEvent.type(name, 'Loom in')
     await userEvent.click(screen.getByRole('button', { name: 'Save' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(SAVE).body).toMatchObject({
       version: 7,
       note: 'Mind the battery',
@@ -75,10 +72,10 @@ describe('a job at the desk', () => {
     drawer()
     await userEvent.click(screen.getByRole('button', { name: 'Save' }))
     expect(await screen.findByText(/Battery is out/)).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
     on(SAVE, () => undefined)
     await userEvent.click(screen.getByRole('button', { name: 'Save mine over theirs' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(SAVE, 1).body).toMatchObject({ version: 9, note: 'Mind the battery' })
   })
 
@@ -88,7 +85,7 @@ describe('a job at the desk', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Save' }))
     expect(await screen.findByText('A job needs a name.')).toBeDefined()
     expect(screen.getByDisplayValue('Mind the battery')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('asks at a gate after what is open before it, and starts all the same', async () => {
@@ -115,7 +112,7 @@ describe('a job at the desk', () => {
     await userEvent.type(takes, '2 h')
     expect(document.body.textContent).toContain('2 h likely, 1½ h to 3 h; on the car; one hand: wire (able)')
     await userEvent.click(screen.getByRole('button', { name: 'Save' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(SAVE).body).toMatchObject({
       spec: { lowMinutes: 100, likelyMinutes: 120, highMinutes: 180 },
     })

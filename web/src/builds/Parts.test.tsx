@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Car } from '../api/board'
 import { boardWith, inRoom, job } from '../testing/room'
 import { askedFor, newServer, on, Refusal } from '../testing/server'
@@ -43,14 +43,14 @@ const SAVE = 'PUT /api/parts/shaft'
 const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label)
 const press = (name: string) => userEvent.click(screen.getByRole('button', { name }))
 
-let closed = 0
+let closed = vi.fn()
 const shown = (changes = true, picked?: string) =>
-  inRoom(<Parts car={CAR} changes={changes} picked={picked} onClosed={() => closed++} />, BOARD)
+  inRoom(<Parts car={CAR} changes={changes} picked={picked} onClosed={closed} />, BOARD)
 
 describe('the parts of a car', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
     on('GET /api/odds', () => ({}))
   })
@@ -96,7 +96,7 @@ describe('the parts of a car', () => {
     await userEvent.type(likely, '3.12. 10:00')
     await userEvent.tab()
     await press('Save')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(SAVE).body).toMatchObject({
       arrivalLow: '2026-12-02T09:00:00.000Z',
       arrivalLikely: '2026-12-03T09:00:00.000Z',
@@ -115,7 +115,7 @@ describe('the parts of a car', () => {
     await userEvent.type(field('Likely'), '3.12. 10:00')
     await userEvent.tab()
     await press('Save')
-    await waitFor(() => askedFor('POST /api/parts'))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor('POST /api/parts').body).toMatchObject({
       buildId: 'b61',
       name: 'hose',
@@ -129,7 +129,7 @@ describe('the parts of a car', () => {
     shown(true, 'boot')
     expect((await screen.findByLabelText<HTMLInputElement>('Part')).value).toBe('boot')
     await userEvent.keyboard('{Escape}')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
   })
 
   it('keep the form where one cannot be removed', async () => {
@@ -139,6 +139,6 @@ describe('the parts of a car', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Remove' }))
     expect(await screen.findByText('It is on order; cancel it first.')).toBeDefined()
     expect(field('Part').value).toBe('shaft')
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 })

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Line } from '../api/desk'
 import { boardWith, inRoom } from '../testing/room'
 import { askedFor, newServer, on, Refusal } from '../testing/server'
@@ -43,14 +43,14 @@ const LINES = [
   line('Roof', { kind: 'OUTWORK' }),
 ]
 
-let closed = 0
-const basket = (lines = LINES) => inRoom(<Basket lines={lines} onClose={() => closed++} />, BOARD)
+let closed = vi.fn()
+const basket = (lines = LINES) => inRoom(<Basket lines={lines} onClose={closed} />, BOARD)
 const tick = (name: RegExp) => screen.getByRole<HTMLInputElement>('checkbox', { name })
 
 describe('several lines of one vendor', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
   })
 
@@ -73,7 +73,7 @@ describe('several lines of one vendor', () => {
     await userEvent.type(screen.getByLabelText('Promised for'), 'tomorrow 14:00')
     await userEvent.tab()
     await userEvent.click(screen.getByRole('button', { name: 'Order 2 lines' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(ORDER).body).toEqual({
       low: '2026-11-26T13:00:00.000Z',
       likely: '2026-11-26T13:00:00.000Z',
@@ -96,7 +96,7 @@ describe('several lines of one vendor', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Order 1 line' }))
     const said = await screen.findByText('Boot was ordered a minute ago.')
     expect(said.closest('tr')?.textContent).toContain('Boot')
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('cannot order nothing, and says where nobody is named to order from', async () => {

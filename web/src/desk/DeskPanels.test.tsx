@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Schemas } from '../api/client'
 import { CallForm } from '../domain/CallForm'
 import { boardWith, inRoom, job } from '../testing/room'
@@ -122,12 +122,9 @@ describe('errands', () => {
 
   it('are planned with a day by which, by whoever can', async () => {
     on('POST /api/errands', () => ({ id: 'new' }))
-    let closed = 0
+    const closed = vi.fn()
     inRoom(
-      <ErrandForm
-        start={{ what: 'Fetch the shaft', place: 'Fenwick', partId: 'p1' }}
-        onClose={() => closed++}
-      />,
+      <ErrandForm start={{ what: 'Fetch the shaft', place: 'Fenwick', partId: 'p1' }} onClose={closed} />,
       BOARD,
     )
     await press('Plan it')
@@ -137,7 +134,7 @@ describe('errands', () => {
     await userEvent.clear(field('There and back'))
     await type('There and back', '1½ h')
     await press('Plan it')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor('POST /api/errands').body).toEqual({
       what: 'Fetch the shaft',
       place: 'Fenwick',
@@ -191,15 +188,15 @@ describe('calls', () => {
   it('that come in are noted from any room', async () => {
     const ADD = 'POST /api/calls'
     on(ADD, () => new Refusal(422, { problems: [{ field: 'who', message: 'Who is it?' }] }))
-    let closed = 0
-    inRoom(<CallForm onClose={() => closed++} />)
+    const closed = vi.fn()
+    inRoom(<CallForm onClose={closed} />)
     await type('What was said', 'wants it red')
     await press('Note it')
     expect(await screen.findByText('Who is it?')).toBeDefined()
     on(ADD, () => undefined)
     await type('Who', 'B. Other')
     await press('Note it')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(ADD, 1).body).toEqual({ who: 'B. Other', about: '', said: 'wants it red' })
   })
 })

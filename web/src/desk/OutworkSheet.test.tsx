@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { boardWith, inRoom, job } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
 import { OutworkSheet } from './OutworkSheet'
@@ -36,16 +36,16 @@ const board = (status: string) =>
 const CHECK = 'POST /api/outworks/o1/checks'
 const SEND = 'POST /api/outworks/o1/send'
 
-let closed = 0
+let closed = vi.fn()
 const open = (answer = sheet()) => {
   on('GET /api/outworks/o1', () => answer)
-  inRoom(<OutworkSheet id="o1" onClose={() => closed++} />, board(answer.status))
+  inRoom(<OutworkSheet id="o1" onClose={closed} />, board(answer.status))
 }
 
 describe('work outside', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
     on('GET /api/outworks/o1/slots', () => ({ offered: [] }))
     on('GET /api/odds', () => ({}))
@@ -114,7 +114,7 @@ describe('work outside', () => {
     expect(document.body.textContent).toContain('(promised Thu 16:00)')
     await userEvent.type(screen.getByLabelText('Limits that were met'), 'lean above 7000')
     await userEvent.click(screen.getByRole('button', { name: 'It is back' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(RETURN).body).toEqual({ jobs: ['Clean injectors'], limits: 'lean above 7000' })
     expect(await screen.findByText('Planned: Clean injectors.')).toBeDefined()
   })

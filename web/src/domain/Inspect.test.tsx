@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Arrival } from '../api/desk'
 import { inRoom } from '../testing/room'
 import { askedFor, newServer, on, Refusal } from '../testing/server'
@@ -22,13 +22,13 @@ const ARRIVAL = {
   ],
 } as unknown as Arrival
 
-let closed = 0
-const look = () => inRoom(<Inspect arrival={ARRIVAL} onClose={() => closed++} />)
+let closed = vi.fn()
+const look = () => inRoom(<Inspect arrival={ARRIVAL} onClose={closed} />)
 
 describe('looking a delivery over', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
   })
 
@@ -44,7 +44,7 @@ describe('looking a delivery over', () => {
     look()
     await userEvent.type(screen.getByLabelText('Measured'), '60.1')
     await userEvent.click(screen.getByRole('button', { name: 'Accept' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(INSPECT).body).toMatchObject({
       counted: 6,
       rightVariant: true,
@@ -61,7 +61,7 @@ describe('looking a delivery over', () => {
     await userEvent.click(screen.getByLabelText('It is the variant that was asked for'))
     await userEvent.type(screen.getByLabelText('Refused because'), 'fine thread')
     await userEvent.click(screen.getByRole('button', { name: 'Refuse' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(INSPECT).body).toMatchObject({
       rightVariant: false,
       reason: 'fine thread',
@@ -86,6 +86,6 @@ describe('looking a delivery over', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Accept' }))
     expect(await screen.findByText('6 are open.')).toBeDefined()
     expect(screen.getByText('The wrong variant is refused.')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 })

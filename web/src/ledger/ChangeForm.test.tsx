@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Car } from '../api/board'
 import { boardWith, inRoom } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
@@ -14,15 +14,14 @@ const BOARD = boardWith({
   commitments: [{ id: 'c1', buildId: 'b61', name: 'Shakedown' }],
 })
 
-let closed = 0
-const form = () =>
-  inRoom(<ChangeForm car={BOARD.cars[0] as Car} currency="EUR" onClose={() => closed++} />, BOARD)
+let closed = vi.fn()
+const form = () => inRoom(<ChangeForm car={BOARD.cars[0] as Car} currency="EUR" onClose={closed} />, BOARD)
 const ask = () => userEvent.click(screen.getByRole('button', { name: /What would it cost/ }))
 
 describe('a change that a customer wants', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
     on(PRICE, () => ({
       total: 1234.5,
@@ -42,7 +41,7 @@ describe('a change that a customer wants', () => {
     expect(cost.textContent).toContain('−1½ h')
     expect(asked(OFFER)).toEqual([])
     await userEvent.click(screen.getByRole('button', { name: 'Offer it to the customer' }))
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(OFFER).body).toEqual(askedFor(PRICE).body)
     expect(askedFor(OFFER).body).toMatchObject({
       title: 'Second fuel pump',
@@ -78,6 +77,6 @@ describe('a change that a customer wants', () => {
     expect(await screen.findByText('What is wanted?')).toBeDefined()
     expect(screen.getByText('When do they come?')).toBeDefined()
     expect(screen.queryByText('Not yet.')).toBeNull()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 })

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from '../api/components'
 import { inRoom } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
@@ -22,15 +22,15 @@ const ENGINE = {
   version: 4,
 } as unknown as Component
 
-let closed = 0
+let closed = vi.fn()
 const drawer = (component?: Component, changes = true) =>
-  inRoom(<ComponentDrawer car="b61" component={component} changes={changes} onClose={() => closed++} />)
+  inRoom(<ComponentDrawer car="b61" component={component} changes={changes} onClose={closed} />)
 const press = (name: string) => userEvent.click(screen.getByRole('button', { name }))
 
 describe('a component', () => {
   beforeEach(() => {
     newServer()
-    closed = 0
+    closed = vi.fn()
     on('GET /api/board/news', () => ({ lists: {} }))
   })
 
@@ -42,7 +42,7 @@ describe('a component', () => {
     await press('Add a limit')
     await userEvent.type(screen.getByLabelText('At most'), '20')
     await press('Fit it to this car')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(asked(ADD)).toHaveLength(1)
     expect(askedFor(ADD).body).toMatchObject({
       name: 'Harness',
@@ -67,7 +67,7 @@ describe('a component', () => {
     const fields = screen.getAllByLabelText('At most')
     expect(fields[1]?.closest('.mantine-InputWrapper-root')?.contains(said)).toBe(true)
     expect(screen.getByDisplayValue('Harness')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('says so where the car is gone meanwhile', async () => {
@@ -79,7 +79,7 @@ describe('a component', () => {
     await userEvent.type(screen.getByLabelText('What it is'), 'Harness')
     await press('Fit it to this car')
     expect(await screen.findByText('Say which car it is fitted to.')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('is changed in the version that was read', async () => {
@@ -88,7 +88,7 @@ describe('a component', () => {
     drawer(ENGINE)
     await userEvent.type(screen.getByLabelText('Note'), ' gasket')
     await press('Keep')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(askedFor(CHANGE).body).toMatchObject({
       note: 'Mind the sump gasket',
       before: { HOURS: 12 },
@@ -105,7 +105,7 @@ describe('a component', () => {
     expect(await screen.findByText('It has been used.')).toBeDefined()
     await press('Take it off')
     expect(await screen.findByText('It is off already.')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('is read by who may not change it, who still writes down what was done', async () => {

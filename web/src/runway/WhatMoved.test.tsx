@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Schemas } from '../api/client'
 import { boardWith, inRoom } from '../testing/room'
 import { asked, askedFor, newServer, on, Refusal } from '../testing/server'
@@ -20,12 +20,12 @@ beforeEach(() => {
 })
 
 describe('what moved since people were told', () => {
-  let closed = 0
+  let closed = vi.fn()
   const draft = (more = {}) => boardWith({ draft: { moved: 2, thawed: [], ...more } })
   const shown = (board = draft(), account = MARA) =>
-    inRoom(<WhatMoved account={account} onClose={() => closed++} />, board)
+    inRoom(<WhatMoved account={account} onClose={closed} />, board)
   beforeEach(() => {
-    closed = 0
+    closed = vi.fn()
     on(MOVED, () => ({
       byPerson: [{ name: 'Bo', said: ['61 Fit loom: Thu 09:00 → Fri 09:00'] }],
       byCar: [{ name: '61 Red coupe', said: ['Fit loom: Bo instead of Kit'] }],
@@ -50,7 +50,7 @@ describe('what moved since people were told', () => {
     const { unmount } = shown()
     await screen.findByText('Bo')
     await press('Publish')
-    await waitFor(() => expect(closed).toBe(1))
+    await waitFor(() => expect(closed).toHaveBeenCalledTimes(1))
     expect(asked('POST /api/plan/publish')).toHaveLength(1)
     unmount()
     shown(draft(), SEF)
@@ -65,7 +65,7 @@ describe('what moved since people were told', () => {
     await screen.findByText('Bo')
     await press('Publish')
     expect(await screen.findByText('It was published a moment ago.')).toBeDefined()
-    expect(closed).toBe(0)
+    expect(closed).toHaveBeenCalledTimes(0)
   })
 
   it('says that people work to this plan where nothing moved', async () => {
