@@ -3,8 +3,8 @@ package galecrest.core.season;
 import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
 import galecrest.core.people.Level;
-import galecrest.core.sheet.JobSheet;
 import galecrest.core.sheet.JobSpec;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.work.CrewPlace;
 import galecrest.core.work.CureLock;
 import galecrest.core.work.Link;
@@ -76,7 +76,7 @@ public record TurnaroundLine(
      * @param number its row
      * @param there the lines that are done too: it waits only for those
      */
-    public JobSheet.Line line(int number, Set<String> there) {
+    public SheetLine line(int number, Set<String> there) {
         List<CrewPlace> crew = new ArrayList<>(Collections.nCopies(hands, new CrewPlace(skill, Level.LEARNER)));
         crew.set(0, new CrewPlace(skill, least));
         JobSpec spec = new JobSpec(
@@ -96,11 +96,11 @@ public record TurnaroundLine(
                 !canFollow,
                 0,
                 0);
-        List<JobSheet.After> links = after.stream()
+        List<SheetLine.After> links = after.stream()
                 .filter(there::contains)
                 .sorted()
-                .map(k -> new JobSheet.After(k, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty(), ""))
+                .map(k -> new SheetLine.After(k, Link.Type.FINISH_START, Link.Lag.NONE, Optional.empty(), ""))
                 .toList();
-        return new JobSheet.Line(number, key, "Turnaround", spec, because, links);
+        return new SheetLine(number, key, "Turnaround", spec, because, links);
     }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import galecrest.core.component.Component;
 import galecrest.core.component.Wear;
-import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -63,11 +63,11 @@ class UsualTurnaroundTest {
             Set<String> there = chosen.stream().map(TurnaroundLine::key).collect(Collectors.toSet());
             Set<String> before = new HashSet<>();
             for (TurnaroundLine line : chosen) {
-                JobSheet.Line row = line.line(1, there);
+                SheetLine row = line.line(1, there);
                 assertThat(row.spec().problems()).isEmpty();
                 assertThat(before)
                         .containsAll(
-                                row.after().stream().map(JobSheet.After::ref).toList());
+                                row.after().stream().map(SheetLine.After::ref).toList());
                 before.add(line.key());
             }
         }

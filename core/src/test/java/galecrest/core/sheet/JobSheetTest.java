@@ -53,7 +53,7 @@ class JobSheetTest {
         assertThat(first.lowMinutes()).isEqualTo(60);
         assertThat(first.highMinutes()).isEqualTo(180);
         assertThat(read.lines().get(1).after())
-                .containsExactly(new JobSheet.After(
+                .containsExactly(new SheetLine.After(
                         "a",
                         Link.Type.START_START,
                         new Link.Lag(Minutes.of(120), true),
@@ -74,10 +74,10 @@ class JobSheetTest {
         JobSheet.Read read = JobSheet.read(header, rows, new JobSheet.Known(SKILLS, Set.of(), Set.of()));
         assertThat(read.problems()).isEmpty();
         assertThat(read.lines().get(1).outside())
-                .contains(new JobSheet.Outside("tuning", new Outwork.Turnaround(1, 2, 3)));
-        List<JobSheet.Line> inside = JobSheet.inTheShop(read.lines());
+                .contains(new SheetLine.Outside("tuning", new Outwork.Turnaround(1, 2, 3)));
+        List<SheetLine> inside = SheetLine.inTheShop(read.lines());
         assertThat(inside).extracting(l -> l.spec().name()).containsExactly("Checklist", "Fresh oil");
-        assertThat(inside.get(1).after()).extracting(JobSheet.After::ref).containsExactly("a");
+        assertThat(inside.get(1).after()).extracting(SheetLine.After::ref).containsExactly("a");
 
         for (String wrong :
                 List.of("tuning", "tuning: 3-2-1", "tuning 1-2-3", ": 1-2-3", "tuning: 1-2", "tuning: 1-2-251")) {

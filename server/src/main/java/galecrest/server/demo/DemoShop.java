@@ -1,7 +1,7 @@
 package galecrest.server.demo;
 
 import galecrest.core.build.Gate;
-import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.work.Commitment;
 import galecrest.server.access.Account;
 import galecrest.server.access.AccountService;
@@ -207,7 +207,7 @@ class DemoShop implements SmartInitializingSingleton {
         List<String> all = new ArrayList<>();
         for (String template : templates) {
             // The demo books the time of other firms itself.
-            List<JobSheet.Line> lines = JobSheet.inTheShop(sheets.template(template));
+            List<SheetLine> lines = SheetLine.inTheShop(sheets.template(template));
             List<String> ids = sheets.insert(build, null, lines);
             if (!all.isEmpty()) {
                 record.link(all.get(all.size() - 1), ids.get(0));

@@ -1,7 +1,7 @@
 package galecrest.server.round;
 
 import galecrest.core.build.Gate;
-import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
@@ -38,8 +38,8 @@ public class RoundService {
 
     /** Lays a round that begins with this work, whatever template the form names. */
     @LeadOrManager
-    public String lay(String build, RoundRequest form, List<JobSheet.Line> first) {
-        List<JobSheet.Line> lines = new ArrayList<>(first);
+    public String lay(String build, RoundRequest form, List<SheetLine> first) {
+        List<SheetLine> lines = new ArrayList<>(first);
         lines.addAll(captured.lines(form.lines() == null ? List.of() : form.lines()));
         String id = NewId.next();
         journal.judge(() -> {
@@ -57,8 +57,8 @@ public class RoundService {
     }
 
     /** The line as part of a round: what must be done for a date is for no later gate; all of it has a stage. */
-    private static JobSheet.Line fitting(JobSheet.Line line, Gate gate, String round) {
-        JobSheet.Line staged = line.stage().isBlank() ? line.withStage(round) : line;
+    private static SheetLine fitting(SheetLine line, Gate gate, String round) {
+        SheetLine staged = line.stage().isBlank() ? line.withStage(round) : line;
         return line.spec().gate().upTo(gate)
                 ? staged
                 : staged.withSpec(line.spec().withGate(gate));

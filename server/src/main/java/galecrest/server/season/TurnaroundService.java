@@ -6,7 +6,7 @@ import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.season.HoursThere;
 import galecrest.core.season.TurnaroundLine;
 import galecrest.core.season.UsualTurnaround;
-import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.shop.Station;
 import galecrest.core.work.Status;
 import galecrest.core.work.Work;
@@ -200,7 +200,7 @@ class TurnaroundService {
             throw new ValidationException(
                     "lines", wanted.isEmpty() ? "What is to be done?" : "What falls due has changed; look again.");
         }
-        List<JobSheet.Line> lines = new ArrayList<>();
+        List<SheetLine> lines = new ArrayList<>();
         inOrder.stream()
                 .filter(l -> wanted.contains(l.key()))
                 .forEach(l -> lines.add(l.line(lines.size() + 1, wanted)));

@@ -7,8 +7,8 @@ import galecrest.core.people.Person;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.CaptureLine;
 import galecrest.core.sheet.Captured;
-import galecrest.core.sheet.JobSheet;
 import galecrest.core.sheet.JobSpec;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.sheet.Vocabulary;
 import galecrest.core.shop.Problem;
 import galecrest.core.time.Minutes;
@@ -194,8 +194,8 @@ public class CaptureService {
 
     /** What a car came back with as lines of a sheet, each a job as on the capture line; blank ones are passed over. */
     @LeadOrManager
-    public List<JobSheet.Line> lines(List<String> texts) {
-        List<JobSheet.Line> lines = new ArrayList<>();
+    public List<SheetLine> lines(List<String> texts) {
+        List<SheetLine> lines = new ArrayList<>();
         Vocabulary words = vocabularies.ofShop(shop());
         for (int i = 0; i < texts.size(); i++) {
             if (texts.get(i).isBlank()) {
@@ -211,7 +211,7 @@ public class CaptureService {
             ValidationException.throwIfAny(spec.problems().stream()
                     .map(p -> new Problem("lines", "Line " + line + ": " + p.message()))
                     .toList());
-            lines.add(new JobSheet.Line(line, "came-back-" + line, "", spec, "", List.of()));
+            lines.add(new SheetLine(line, "came-back-" + line, "", spec, "", List.of()));
         }
         return lines;
     }

@@ -3,6 +3,7 @@ package galecrest.server.sheet;
 import galecrest.core.build.Gate;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.shop.Station;
 import galecrest.core.work.Commitment;
 import galecrest.core.work.CommitmentId;
@@ -78,14 +79,14 @@ public class JobSheetService {
     }
 
     /** The lines of a template. */
-    public List<JobSheet.Line> template(String id) {
+    public List<SheetLine> template(String id) {
         return templates.lines(id);
     }
 
     /** Adds the work of a template to a build that is there; returns how many jobs that are. */
     @LeadOrManager
     int addTemplate(String build, String template) {
-        List<JobSheet.Line> lines = template(template);
+        List<SheetLine> lines = template(template);
         journal.change("added " + lines.size() + " jobs from a template", () -> {
             insert(build, null, lines);
         });
@@ -98,7 +99,7 @@ public class JobSheetService {
         if (dated && (form.dateName() == null || form.dateName().isBlank())) {
             throw new ValidationException("dateName", "Say what the date is for.");
         }
-        List<JobSheet.Line> lines = form.template() == null ? List.of() : template(form.template());
+        List<SheetLine> lines = form.template() == null ? List.of() : template(form.template());
         return journal.change("took in " + form.build().name(), () -> {
             String id = builds.add(form.build());
             insert(id, null, lines);
@@ -116,7 +117,7 @@ public class JobSheetService {
     /** The shop as it would be with a new build from a template and no date to press it; nothing of it is kept. */
     @ManagerOnly
     public Tried withNewBuild(String template, Instant longAway) {
-        List<JobSheet.Line> lines = template(template);
+        List<SheetLine> lines = template(template);
         return trial.execute(status -> {
             status.setRollbackOnly();
             return journal.change("tried a new build", () -> {
@@ -157,11 +158,11 @@ public class JobSheetService {
      * @param round which they are part of; null for none
      */
     @LeadOrManager
-    public List<String> insert(String build, @Nullable String round, List<JobSheet.Line> lines) {
+    public List<String> insert(String build, @Nullable String round, List<SheetLine> lines) {
         List<String> ids = new ArrayList<>();
         Map<String, String> byRef = new HashMap<>();
         Map<String, Set<String>> carried = new HashMap<>();
-        for (JobSheet.Line line : lines) {
+        for (SheetLine line : lines) {
             String id = NewId.next();
             ids.add(id);
             line.disturbs().ifPresent(kinds -> carried.put(id, kinds));
@@ -178,7 +179,7 @@ public class JobSheetService {
             }
         }
         for (int i = 0; i < lines.size(); i++) {
-            for (JobSheet.After after : lines.get(i).after()) {
+            for (SheetLine.After after : lines.get(i).after()) {
                 links.insertLink(
                         NewId.next(),
                         new LinkRequest(
@@ -196,7 +197,7 @@ public class JobSheetService {
         return ids;
     }
 
-    private OutworkRequest outside(String build, JobSheet.Line line, JobSheet.Outside outside) {
+    private OutworkRequest outside(String build, SheetLine line, SheetLine.Outside outside) {
         return new OutworkRequest(
                 build,
                 line.stage(),

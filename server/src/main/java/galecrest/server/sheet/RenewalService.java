@@ -2,7 +2,7 @@ package galecrest.server.sheet;
 
 import galecrest.core.build.BuildId;
 import galecrest.core.gauge.Measured;
-import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.core.time.Minutes;
 import galecrest.core.work.Link;
 import galecrest.core.work.Status;
@@ -58,7 +58,7 @@ class RenewalService {
             if (wanted.isEmpty()) {
                 throw new ValidationException("renew", "Nothing is stale but what an open job measures anew already.");
             }
-            List<JobSheet.Line> lines = lines(wanted);
+            List<SheetLine> lines = lines(wanted);
             sheets.insert(build, null, lines);
             lines.forEach(line -> made.add(line.spec().name()));
             return "made jobs for what is stale on " + car + ": " + String.join(", ", made);
@@ -67,17 +67,17 @@ class RenewalService {
     }
 
     /** Each after the one before it. */
-    private List<JobSheet.Line> lines(List<Measured> wanted) {
-        Map<String, JobSheet.Line> known =
-                templates.renewals().stream().collect(Collectors.toMap(JobSheet.Line::ref, Function.identity()));
-        List<JobSheet.Line> lines = new ArrayList<>();
+    private List<SheetLine> lines(List<Measured> wanted) {
+        Map<String, SheetLine> known =
+                templates.renewals().stream().collect(Collectors.toMap(SheetLine::ref, Function.identity()));
+        List<SheetLine> lines = new ArrayList<>();
         for (Measured one : wanted) {
-            JobSheet.Line line = known.get(one.name());
+            SheetLine line = known.get(one.name());
             String before = lines.isEmpty() ? "" : lines.get(lines.size() - 1).ref();
             lines.add(
                     before.isEmpty()
                             ? line
-                            : line.withAfter(List.of(new JobSheet.After(
+                            : line.withAfter(List.of(new SheetLine.After(
                                     before,
                                     Link.Type.FINISH_START,
                                     new Link.Lag(Minutes.of(0), false),

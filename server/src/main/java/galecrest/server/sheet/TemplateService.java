@@ -1,6 +1,7 @@
 package galecrest.server.sheet;
 
 import galecrest.core.sheet.JobSheet;
+import galecrest.core.sheet.SheetLine;
 import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
@@ -54,18 +55,18 @@ public class TemplateService {
                 .toList();
     }
 
-    private static TemplateResponse response(String id, String name, boolean own, List<JobSheet.Line> lines) {
+    private static TemplateResponse response(String id, String name, boolean own, List<SheetLine> lines) {
         return new TemplateResponse(
                 id,
                 name,
                 own,
                 lines.size(),
                 lines.stream().mapToInt(l -> l.spec().likelyMinutes()).sum(),
-                lines.stream().map(JobSheet.Line::stage).distinct().toList());
+                lines.stream().map(SheetLine::stage).distinct().toList());
     }
 
     /** The lines of a template. */
-    public List<JobSheet.Line> lines(String id) {
+    public List<SheetLine> lines(String id) {
         if (SHIPPED.containsKey(id)) {
             return shipped(id);
         }
@@ -76,11 +77,11 @@ public class TemplateService {
     }
 
     /** The jobs that measure anew, each under the name of what it measures. */
-    List<JobSheet.Line> renewals() {
+    List<SheetLine> renewals() {
         return shipped("renewals");
     }
 
-    private static List<JobSheet.Line> shipped(String id) {
+    private static List<SheetLine> shipped(String id) {
         JobSheet.Read read = read(file(id));
         if (!read.problems().isEmpty()) {
             throw new IllegalStateException("The template " + id + " is wrong: " + read.problems());
