@@ -16,6 +16,8 @@ import galecrest.core.planner.Planner;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.ManagerOnly;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -106,6 +108,14 @@ class ArchitectureTest {
 
     private static JavaClass outermost(JavaClass type) {
         return type.getEnclosingClass().map(ArchitectureTest::outermost).orElse(type);
+    }
+
+    @ArchTest
+    static void noPartIsAHeap(JavaClasses server) {
+        Map<String, Long> files = server.stream()
+                .filter(c -> c.isTopLevelClass() && !c.getSimpleName().equals("package-info"))
+                .collect(Collectors.groupingBy(JavaClass::getPackageName, TreeMap::new, Collectors.counting()));
+        assertThat(files).allSatisfy((part, count) -> assertThat(count).as(part).isLessThanOrEqualTo(20));
     }
 
     @ArchTest

@@ -2,6 +2,7 @@ package galecrest.server.access;
 
 import galecrest.server.NewId;
 import galecrest.server.problem.ValidationException;
+import galecrest.server.session.SessionService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;

@@ -22,13 +22,11 @@ import org.springframework.web.context.request.WebRequest;
 @RequestMapping("/api")
 class BoardController {
     private final BoardService boards;
-    private final ForecastService ahead;
     private final PlanService plans;
     private final Journal journal;
 
-    BoardController(BoardService boards, ForecastService ahead, PlanService plans, Journal journal) {
+    BoardController(BoardService boards, PlanService plans, Journal journal) {
         this.boards = boards;
-        this.ahead = ahead;
         this.plans = plans;
         this.journal = journal;
     }
@@ -49,27 +47,6 @@ class BoardController {
     @GetMapping("/plan/moved")
     WhatMoved moved() {
         return boards.moved();
-    }
-
-    @GetMapping("/ahead")
-    ForecastResponse ahead() {
-        return ahead.ahead();
-    }
-
-    @GetMapping("/my-day")
-    MyDayResponse myDay(@RequestParam(required = false) @Nullable String person) {
-        return boards.myDay(person);
-    }
-
-    @GetMapping("/my-day/could")
-    List<String> couldStart() {
-        return ahead.couldStart();
-    }
-
-    @PostMapping("/my-day/looked")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void looked() {
-        boards.looked();
     }
 
     @PostMapping("/plan/publish")

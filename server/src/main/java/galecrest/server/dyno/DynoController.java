@@ -2,7 +2,6 @@ package galecrest.server.dyno;
 
 import galecrest.server.Download;
 import java.io.IOException;
-import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -24,12 +23,10 @@ import org.springframework.web.multipart.MultipartFile;
 class DynoController {
     private final PowerRunService runs;
     private final RunCompareService compared;
-    private final RunReviewService reviewed;
 
-    DynoController(PowerRunService runs, RunCompareService compared, RunReviewService reviewed) {
+    DynoController(PowerRunService runs, RunCompareService compared) {
         this.runs = runs;
         this.compared = compared;
-        this.reviewed = reviewed;
     }
 
     /** Reads a file; it is kept for a day, until somebody takes it as a run. */
@@ -81,23 +78,5 @@ class DynoController {
     @GetMapping("/runs/{run}/file.csv")
     ResponseEntity<byte[]> file(@PathVariable String run) {
         return Download.asItCame("run.csv", runs.file(run));
-    }
-
-    /** The channels of a run for a picture so many columns wide, and its review. */
-    @GetMapping("/runs/{run}/trace")
-    TraceResponse trace(@PathVariable String run, @RequestParam(defaultValue = "600") int columns) {
-        return reviewed.trace(run, columns);
-    }
-
-    @GetMapping("/builds/{id}/review-limits")
-    List<ReviewLimitResponse> limits(@PathVariable String id) {
-        return reviewed.limits(id);
-    }
-
-    /** Gives a car its own limits; an empty list goes back to the usual ones. */
-    @PutMapping("/builds/{id}/review-limits")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void setLimits(@PathVariable String id, @RequestBody List<ReviewLimitRequest> form) {
-        reviewed.setLimits(id, form);
     }
 }

@@ -20,7 +20,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 @Repository
-class DynoRepository {
+public class DynoRepository {
     private static final TypeReference<List<ColumnForm>> COLUMNS = new TypeReference<>() {};
     private static final Duration UNTAKEN = Duration.ofDays(1);
 
@@ -35,7 +35,7 @@ class DynoRepository {
     record RunFile(String id, String name, byte[] content) {}
 
     /** A run as it is kept. */
-    record Run(
+    public record Run(
             String id,
             String buildId,
             String dyno,
@@ -183,7 +183,7 @@ class DynoRepository {
     }
 
     /** The car's own limits; none where it goes by the usual ones. */
-    List<ReviewLimit> limits(String build) {
+    public List<ReviewLimit> limits(String build) {
         return db.sql("select * from review_limit where build_id = :build order by channel")
                 .param("build", build)
                 .query((row, n) -> new ReviewLimit(
@@ -194,7 +194,7 @@ class DynoRepository {
                 .list();
     }
 
-    void limits(String build, List<ReviewLimit> limits) {
+    public void limits(String build, List<ReviewLimit> limits) {
         db.sql("delete from review_limit where build_id = :build")
                 .param("build", build)
                 .update();

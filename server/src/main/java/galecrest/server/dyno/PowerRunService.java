@@ -260,11 +260,11 @@ public class PowerRunService {
                 run.version());
     }
 
-    DynoRepository.Run run(String id) {
+    public DynoRepository.Run run(String id) {
         return record.run(id).orElseThrow(() -> new NotFoundException("run"));
     }
 
-    String car(String build) {
+    public String car(String build) {
         return names.build(build).orElseThrow(() -> new NotFoundException("build"));
     }
 
@@ -305,7 +305,7 @@ public class PowerRunService {
         }
     }
 
-    static GaugeAnswer.Figure figure(QuantityKind kind, double value) {
+    public static GaugeAnswer.Figure figure(QuantityKind kind, double value) {
         return GaugeAnswer.figure(kind, value, k -> UnitSystem.METRIC);
     }
 

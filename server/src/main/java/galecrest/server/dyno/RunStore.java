@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
  * is room; nobody waits for it twice.
  */
 @Component
-class RunStore {
+public class RunStore {
     /** About 32 MB of samples. */
     private static final long MOST_NUMBERS = 4_000_000;
 
@@ -28,7 +28,7 @@ class RunStore {
     }
 
     /** The samples of a run. */
-    PowerRun samples(DynoRepository.Run run) {
+    public PowerRun samples(DynoRepository.Run run) {
         String key = key(run.fileId(), run.columns());
         synchronized (read) {
             PowerRun there = read.get(key);

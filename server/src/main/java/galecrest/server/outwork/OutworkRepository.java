@@ -1,6 +1,7 @@
 package galecrest.server.outwork;
 
 import galecrest.core.time.Span;
+import galecrest.server.outwork.sheet.LineRow;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.HashMap;
@@ -12,7 +13,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 @Repository
-class OutworkRepository {
+public class OutworkRepository {
     private final JdbcClient db;
 
     OutworkRepository(JdbcClient db) {
@@ -53,7 +54,7 @@ class OutworkRepository {
                 .update();
     }
 
-    void change(String work, OutworkSheetRequest form) {
+    public void change(String work, OutworkSheetRequest form) {
         db.sql("""
                         update outwork set specification = :specification, driver = :driver, trailer = :trailer,
                             price = :price where work_id = :work""")
@@ -92,7 +93,7 @@ class OutworkRepository {
                 .update();
     }
 
-    List<LineRow> ofBuild(String build) {
+    public List<LineRow> ofBuild(String build) {
         return db.sql("""
                         select w.name, v.name as vendor, o.whole_car, w.gate, o.slot_from, o.slot_to, o.low_days,
                             o.likely_days, o.high_days, o.out_minutes, o.back_minutes, o.inspection_minutes, o.price,
@@ -102,7 +103,7 @@ class OutworkRepository {
     }
 
     /** The zone of the shop that has the build; empty where there is no such build. */
-    Optional<String> zoneOf(String build) {
+    public Optional<String> zoneOf(String build) {
         return db.sql("select s.zone from build b, shop s where b.id = :build")
                 .param("build", build)
                 .query(String.class)

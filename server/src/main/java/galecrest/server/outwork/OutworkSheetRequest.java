@@ -3,7 +3,7 @@ package galecrest.server.outwork;
 import java.math.BigDecimal;
 import org.jspecify.annotations.Nullable;
 
-record OutworkSheetRequest(
+public record OutworkSheetRequest(
         String specification,
         String driver,
         boolean trailer,

@@ -1,21 +1,17 @@
 package galecrest.server.parts;
 
-import galecrest.core.mate.MateKind;
 import galecrest.core.parts.PartState;
 import galecrest.server.NewId;
 import galecrest.server.SqlTime;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Reads part lines with their joints, and writes the steps that a line takes. */
+/** Reads part lines, and writes the steps that a line takes. */
 @Repository
 public class PartLineRepository {
     private final JdbcClient db;
@@ -70,46 +66,6 @@ public class PartLineRepository {
                 .param("vendor", vendor)
                 .query(this::partRow)
                 .list();
-    }
-
-    public Map<String, List<MateView>> mates() {
-        Map<String, List<MateView>> mates = new HashMap<>();
-        db.sql("select * from mate order by part_id, position")
-                .query((row, n) -> mates.computeIfAbsent(row.getString("part_id"), k -> new ArrayList<>())
-                        .add(mate(row)))
-                .list();
-        return mates;
-    }
-
-    public List<MateView> mates(String part) {
-        return db.sql("select * from mate where part_id = :part order by position")
-                .param("part", part)
-                .query((row, n) -> mate(row))
-                .list();
-    }
-
-    private static MateView mate(ResultSet row) throws SQLException {
-        return FitAssessment.judged(
-                row.getString("place"),
-                MateKind.valueOf(row.getString("kind")),
-                row.getString("car_side"),
-                row.getString("part_side"));
-    }
-
-    public void saveMates(String part, List<MateRequest> mates) {
-        db.sql("delete from mate where part_id = :part").param("part", part).update();
-        for (int i = 0; i < mates.size(); i++) {
-            var mate = mates.get(i);
-            db.sql("insert into mate values (:id, :part, :place, :kind, :carSide, :partSide, :position)")
-                    .param("id", NewId.next())
-                    .param("part", part)
-                    .param("place", mate.place().strip())
-                    .param("kind", mate.kind().name())
-                    .param("carSide", mate.carSide().strip())
-                    .param("partSide", mate.partSide().strip())
-                    .param("position", i)
-                    .update();
-        }
     }
 
     public void ordered(String part, Instant now) {

@@ -6,6 +6,8 @@ import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.journal.Journal;
+import galecrest.server.mate.FitAssessment;
+import galecrest.server.mate.MateRepository;
 import galecrest.server.problem.ConflictException;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
@@ -22,6 +24,7 @@ import org.springframework.stereotype.Service;
 class PartService {
     private final PartRepository parts;
     private final PartLineRepository lines;
+    private final MateRepository joints;
     private final DeliveryRepository deliveries;
     private final Journal journal;
     private final Clock clock;
@@ -29,11 +32,13 @@ class PartService {
     PartService(
             PartRepository parts,
             PartLineRepository lines,
+            MateRepository joints,
             DeliveryRepository deliveries,
             Journal journal,
             Clock clock) {
         this.parts = parts;
         this.lines = lines;
+        this.joints = joints;
         this.deliveries = deliveries;
         this.journal = journal;
         this.clock = clock;
@@ -69,7 +74,7 @@ class PartService {
             throw new ValidationException("state", p);
         });
         if (before.state().toOrder() && form.state() == PartState.ORDERED && before.overrideReason() == null) {
-            FitAssessment.held(lines.mates(before.id())).ifPresent(held -> {
+            FitAssessment.held(joints.of(before.id())).ifPresent(held -> {
                 throw new ValidationException("state", "The order is held. " + held);
             });
         }

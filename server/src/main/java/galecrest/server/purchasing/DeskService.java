@@ -13,9 +13,10 @@ import galecrest.server.access.AnyHand;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.background.OddsService;
 import galecrest.server.background.OddsView;
-import galecrest.server.parts.FitAssessment;
-import galecrest.server.parts.MateKindView;
-import galecrest.server.parts.MateView;
+import galecrest.server.mate.FitAssessment;
+import galecrest.server.mate.MateKindView;
+import galecrest.server.mate.MateRepository;
+import galecrest.server.mate.MateView;
 import galecrest.server.parts.PartLineRepository;
 import galecrest.server.parts.PartRow;
 import galecrest.server.plan.PlanService;
@@ -41,6 +42,7 @@ class DeskService {
     private static final Instant SOME_DAY = Instant.MAX;
 
     private final PartLineRepository parts;
+    private final MateRepository joints;
     private final VendorWordRepository vendorWords;
     private final InspectionRepository inspections;
     private final PlanService plans;
@@ -49,12 +51,14 @@ class DeskService {
 
     DeskService(
             PartLineRepository parts,
+            MateRepository joints,
             VendorWordRepository vendorWords,
             InspectionRepository inspections,
             StockRepository stock,
             PlanService plans,
             OddsService odds) {
         this.parts = parts;
+        this.joints = joints;
         this.vendorWords = vendorWords;
         this.inspections = inspections;
         this.plans = plans;
@@ -95,7 +99,7 @@ class DeskService {
             PlanService.Current now, Map<String, OddsView.Harm> harm, Map<String, VendorWord> words) {
         Map<PartId, PartLine> planned = new HashMap<>();
         now.shop().parts().forEach(p -> planned.put(p.id(), p));
-        Map<String, List<MateView>> mates = parts.mates();
+        Map<String, List<MateView>> mates = joints.all();
         Set<PartId> holding = now.shop().works().stream()
                 .flatMap(w -> w.hold().flatMap(Hold::part).stream())
                 .collect(Collectors.toSet());
@@ -179,7 +183,7 @@ class DeskService {
     @AnyHand
     PartResponse part(String id) {
         PartRow part = parts.part(id).orElseThrow(() -> new NotFoundException("part"));
-        List<MateView> mates = parts.mates(id);
+        List<MateView> mates = joints.of(id);
         return new PartResponse(
                 id,
                 mates,

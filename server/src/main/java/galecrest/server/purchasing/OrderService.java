@@ -7,7 +7,8 @@ import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
 import galecrest.server.access.Role;
 import galecrest.server.journal.Journal;
-import galecrest.server.parts.FitAssessment;
+import galecrest.server.mate.FitAssessment;
+import galecrest.server.mate.MateRepository;
 import galecrest.server.parts.PartLineRepository;
 import galecrest.server.parts.PartRow;
 import galecrest.server.problem.NotFoundException;
@@ -28,6 +29,7 @@ import org.springframework.stereotype.Service;
 @Service
 class OrderService {
     private final PartLineRepository parts;
+    private final MateRepository joints;
     private final OrderRepository orders;
     private final VendorWordRepository words;
     private final VendorRepository vendors;
@@ -38,6 +40,7 @@ class OrderService {
 
     OrderService(
             PartLineRepository parts,
+            MateRepository joints,
             OrderRepository orders,
             VendorWordRepository words,
             VendorRepository vendors,
@@ -46,6 +49,7 @@ class OrderService {
             Clock clock,
             CurrentUser who) {
         this.parts = parts;
+        this.joints = joints;
         this.orders = orders;
         this.words = words;
         this.vendors = vendors;
@@ -120,7 +124,7 @@ class OrderService {
         if (part.vendorId() == null && !part.own()) {
             problems.add(new Problem("vendorId", "Say first who it is ordered from."));
         }
-        FitAssessment.held(parts.mates(part.id())).ifPresent(held -> {
+        FitAssessment.held(joints.of(part.id())).ifPresent(held -> {
             if (!isOverride(form)) {
                 problems.add(new Problem("overrideReason", "The order of " + part.name() + " is held. " + held));
             } else if (who.account().role() != Role.MANAGER) {
@@ -160,7 +164,7 @@ class OrderService {
         PartRow part = part(id);
         VendorRow vendor = vendors.known(part.vendorId())
                 .orElseThrow(() -> new ValidationException("vendorId", "Say first who it would be ordered from."));
-        List<String> questions = FitAssessment.questions(parts.mates(id));
+        List<String> questions = FitAssessment.questions(joints.of(id));
         if (questions.isEmpty()) {
             throw new ValidationException("mates", "Nothing is open: both sides of every joint are written down.");
         }

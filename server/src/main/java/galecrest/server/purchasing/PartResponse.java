@@ -1,8 +1,8 @@
 package galecrest.server.purchasing;
 
 import galecrest.core.parts.PartState;
-import galecrest.server.parts.MateKindView;
-import galecrest.server.parts.MateView;
+import galecrest.server.mate.MateKindView;
+import galecrest.server.mate.MateView;
 import galecrest.server.receiving.InspectionView;
 import java.time.Instant;
 import java.util.List;

@@ -1,8 +1,9 @@
 package galecrest.server.purchasing;
 
 import galecrest.server.access.LeadOrManager;
-import galecrest.server.parts.FitAssessment;
-import galecrest.server.parts.MateView;
+import galecrest.server.mate.FitAssessment;
+import galecrest.server.mate.MateRepository;
+import galecrest.server.mate.MateView;
 import galecrest.server.parts.PartLineRepository;
 import galecrest.server.parts.PartRow;
 import galecrest.server.pdf.PdfSheet;
@@ -20,18 +21,20 @@ import org.springframework.stereotype.Service;
 @LeadOrManager
 class PurchasePapers {
     private final PartLineRepository parts;
+    private final MateRepository joints;
     private final VendorRepository vendors;
     private final NameRepository names;
 
-    PurchasePapers(PartLineRepository parts, VendorRepository vendors, NameRepository names) {
+    PurchasePapers(PartLineRepository parts, MateRepository joints, VendorRepository vendors, NameRepository names) {
         this.parts = parts;
+        this.joints = joints;
         this.vendors = vendors;
         this.names = names;
     }
 
     byte[] specification(String id) {
         PartRow part = parts.part(id).orElseThrow(() -> new NotFoundException("part"));
-        List<MateView> mates = parts.mates(id);
+        List<MateView> mates = joints.of(id);
         PdfSheet sheet = PdfSheet.titled("Request for specification")
                 .line(names.shop())
                 .line("To: "

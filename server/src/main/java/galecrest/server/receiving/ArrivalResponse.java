@@ -1,7 +1,7 @@
 package galecrest.server.receiving;
 
 import galecrest.core.parts.PartState;
-import galecrest.server.parts.MateView;
+import galecrest.server.mate.MateView;
 import java.util.List;
 
 record ArrivalResponse(

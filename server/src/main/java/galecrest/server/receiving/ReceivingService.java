@@ -9,6 +9,7 @@ import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.build.FittedForNowRepository;
 import galecrest.server.journal.Journal;
+import galecrest.server.mate.MateRepository;
 import galecrest.server.parts.PartLineRepository;
 import galecrest.server.parts.PartRow;
 import galecrest.server.plan.PlanService;
@@ -32,6 +33,7 @@ class ReceivingService {
     private static final Duration SOON = Duration.ofHours(14);
 
     private final PartLineRepository parts;
+    private final MateRepository joints;
     private final InspectionRepository inspections;
     private final DeliveryRepository deliveries;
     private final FittedForNowRepository fittedForNow;
@@ -43,6 +45,7 @@ class ReceivingService {
 
     ReceivingService(
             PartLineRepository parts,
+            MateRepository joints,
             InspectionRepository inspections,
             DeliveryRepository deliveries,
             FittedForNowRepository fittedForNow,
@@ -52,6 +55,7 @@ class ReceivingService {
             Clock clock,
             CurrentUser who) {
         this.parts = parts;
+        this.joints = joints;
         this.inspections = inspections;
         this.deliveries = deliveries;
         this.fittedForNow = fittedForNow;
@@ -80,7 +84,7 @@ class ReceivingService {
                                 .map(VendorRow::name)
                                 .orElse(p.own() ? "brought by the customer" : ""),
                         p.specification(),
-                        parts.mates(p.id())))
+                        joints.of(p.id())))
                 .toList();
     }
 

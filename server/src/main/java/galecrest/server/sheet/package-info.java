@@ -1,4 +1,4 @@
-/** Work as people write it down: the line said on the walk, job sheets as CSV, templates for a new build. */
+/** Job sheets as CSV, and templates for a new build. */
 @NullMarked
 package galecrest.server.sheet;
 

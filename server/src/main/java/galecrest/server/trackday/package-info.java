@@ -1,4 +1,4 @@
-/** Test days with their run sheets, inspections, and what to look at after an impact. Begin with {@code TestDayService}. */
+/** Test days with their run sheets and laps. Begin with {@code TestDayService}. */
 @NullMarked
 package galecrest.server.trackday;
 

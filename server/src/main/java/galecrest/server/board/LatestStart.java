@@ -1,6 +1,0 @@
-package galecrest.server.board;
-
-import java.time.Instant;
-
-/** When a work must start at the latest without harm to a date. */
-public record LatestStart(String workId, Instant at) {}

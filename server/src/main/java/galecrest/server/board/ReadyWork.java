@@ -1,3 +1,0 @@
-package galecrest.server.board;
-
-public record ReadyWork(String workId, boolean own) {}

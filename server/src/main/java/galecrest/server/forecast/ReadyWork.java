@@ -1,0 +1,3 @@
+package galecrest.server.forecast;
+
+public record ReadyWork(String workId, boolean own) {}

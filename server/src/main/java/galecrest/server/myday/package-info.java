@@ -1,0 +1,5 @@
+/** A hand's day. */
+@NullMarked
+package galecrest.server.myday;
+
+import org.jspecify.annotations.NullMarked;

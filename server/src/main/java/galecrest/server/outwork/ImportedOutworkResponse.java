@@ -1,3 +1,0 @@
-package galecrest.server.outwork;
-
-record ImportedOutworkResponse(int works) {}

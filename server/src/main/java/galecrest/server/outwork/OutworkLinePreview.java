@@ -1,3 +1,0 @@
-package galecrest.server.outwork;
-
-record OutworkLinePreview(int line, String work, String vendor, int likelyDays) {}

@@ -1,0 +1,3 @@
+package galecrest.server.outwork.sheet;
+
+record ImportedOutworkResponse(int works) {}

@@ -1,8 +1,0 @@
-package galecrest.server.parts;
-
-enum FitOutcome {
-    FITS,
-    NEEDS_ADAPTER,
-    DOES_NOT_FIT,
-    UNKNOWN
-}

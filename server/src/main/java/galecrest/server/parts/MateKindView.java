@@ -1,5 +1,0 @@
-package galecrest.server.parts;
-
-import galecrest.core.mate.MateKind;
-
-public record MateKindView(MateKind kind, String said, String example) {}

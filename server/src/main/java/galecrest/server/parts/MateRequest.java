@@ -1,7 +1,0 @@
-package galecrest.server.parts;
-
-import galecrest.core.mate.MateKind;
-import jakarta.validation.constraints.NotBlank;
-
-record MateRequest(
-        @NotBlank(message = "Say where the two meet.") String place, MateKind kind, String carSide, String partSide) {}

@@ -1,6 +1,0 @@
-package galecrest.server.sheet;
-
-import org.jspecify.annotations.Nullable;
-
-/** What became of a captured line, in words, and the work it concerns. */
-record CapturedResponse(String said, @Nullable String workId) {}

@@ -1,7 +1,0 @@
-package galecrest.server.trackday;
-
-import galecrest.core.trackday.AfterImpact;
-import java.util.List;
-
-/** What else to look at after an impact there. */
-record LooksResponse(AfterImpact where, List<AfterImpact.Look> looks) {}
