@@ -1,7 +1,6 @@
-import { Loader } from '@mantine/core'
 import { useQuery } from '@tanstack/react-query'
-import { Suspense } from 'react'
-import { Navigate, Route, Routes } from 'react-router'
+import { useEffect } from 'react'
+import { matchPath, Navigate, Route, Routes, useLocation } from 'react-router'
 import { room } from './ui/room'
 import { LogIn } from './access/LogIn'
 import { BoardContext, useBoardQuery } from './api/board'
@@ -12,7 +11,7 @@ import { speak } from './format/time'
 import { AwayBanner } from './ui/AwayBanner'
 import { Frame } from './ui/Frame'
 import { Nothing } from './ui/Nothing'
-import layout from './ui/layout.module.css'
+import { Waiting } from './ui/Waiting'
 
 // Each room comes when somebody goes there: a phone need not carry the whole shop.
 const BuildRoom = room(() => import('./builds/BuildRoom').then((m) => m.BuildRoom))
@@ -30,10 +29,37 @@ const Walkround = room(() => import('./walkround/Walkround').then((m) => m.Walkr
 const MyDay = room(() => import('./day/MyDay').then((m) => m.MyDay))
 const Welcome = room(() => import('./access/Welcome').then((m) => m.Welcome))
 
+const PAGES = {
+  '/c/*': CustomerPage,
+  '/welcome/*': Welcome,
+  '/wall/*': Wall,
+  '/day': MyDay,
+  '/walk': Walkround,
+  '/runway': Runway,
+  '/rehearse/*': RehearsalRoom,
+  '/desk': DeskRoom,
+  '/build/*': BuildRoom,
+  '/gauges/*': GaugesRoom,
+  '/rollout/*': RollOutRoom,
+  '/events/*': EventsRoom,
+  '/ledger/*': LedgerRoom,
+  '/shop/*': ShopRoom,
+}
+
+/** What will be drawn at a path is fetched beside what is drawn in it. */
+function useBegun(path: string) {
+  useEffect(() => {
+    const page = Object.entries(PAGES).find(([pattern]) => matchPath(pattern, path))?.[1]
+    // Where it fails, the room itself says so once it is gone to.
+    page?.begin().catch(() => undefined)
+  }, [path])
+}
+
 /** The page of a customer, or the shop. */
 export function App() {
+  useBegun(useLocation().pathname)
   return (
-    <Suspense fallback={<Waiting />}>
+    <>
       <AwayBanner />
       <Routes>
         <Route path="/c/:token" element={<CustomerPage />} />
@@ -41,7 +67,7 @@ export function App() {
         <Route path="/wall/:token" element={<Wall />} />
         <Route path="*" element={<Shop />} />
       </Routes>
-    </Suspense>
+    </>
   )
 }
 
@@ -59,40 +85,31 @@ function Shop() {
   return me.data.account ? <Rooms account={me.data.account} /> : <LogIn demo={me.data.demoLogins} />
 }
 
-function Waiting() {
-  return (
-    <div className={layout.centred}>
-      <Loader aria-label="Loading" />
-    </div>
-  )
-}
-
 function Rooms({ account }: { account: Schemas['Account'] }) {
   const board = useBoardQuery()
+  const first = account.role === 'HAND' ? '/day' : '/walk'
+  useBegun(useLocation().pathname === '/' ? first : '')
   if (!board.data) {
     return board.error ? <Nothing title="The shop cannot be read" text={board.error.message} /> : <Waiting />
   }
   speak(board.data.board.says)
-  const hand = account.role === 'HAND'
   return (
     <BoardContext value={board.data}>
       <Frame account={account} onOffer={(change) => <OfferLine change={change} />} tools={<CallButton />}>
-        <Suspense fallback={<Waiting />}>
-          <Routes>
-            <Route path="/day" element={<MyDay account={account} />} />
-            <Route path="/walk" element={<Walkround account={account} />} />
-            <Route path="/runway" element={<Runway account={account} />} />
-            <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
-            <Route path="/desk" element={<DeskRoom account={account} />} />
-            <Route path="/build/:id?" element={<BuildRoom account={account} />} />
-            <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
-            <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
-            <Route path="/events/:id?" element={<EventsRoom account={account} />} />
-            <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
-            <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
-            <Route path="*" element={<Navigate to={hand ? '/day' : '/walk'} replace />} />
-          </Routes>
-        </Suspense>
+        <Routes>
+          <Route path="/day" element={<MyDay account={account} />} />
+          <Route path="/walk" element={<Walkround account={account} />} />
+          <Route path="/runway" element={<Runway account={account} />} />
+          <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
+          <Route path="/desk" element={<DeskRoom account={account} />} />
+          <Route path="/build/:id?" element={<BuildRoom account={account} />} />
+          <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
+          <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
+          <Route path="/events/:id?" element={<EventsRoom account={account} />} />
+          <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
+          <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
+          <Route path="*" element={<Navigate to={first} replace />} />
+        </Routes>
       </Frame>
     </BoardContext>
   )
