@@ -77,13 +77,15 @@ class AccessibilityTest extends BrowserTest {
 
     private static List<String> violations(Page page) {
         page.waitForSelector("h1");
-        return new AxeBuilder(page)
-                .withTags(RULES).exclude("[data-mantine-shared-portal-node]").analyze().getViolations().stream()
-                        .map(v -> v.getId() + ": "
-                                + v.getNodes().stream()
-                                        .limit(3)
-                                        .map(n -> n.getHtml() + " " + n.getFailureSummary())
-                                        .toList())
-                        .toList();
+        AxeBuilder axe = new AxeBuilder(page).withTags(RULES).exclude("[data-mantine-shared-portal-node]");
+        // No page of ours has frames: there is nothing to gather from others in a page of its own.
+        axe.setLegacyMode(true);
+        return axe.analyze().getViolations().stream()
+                .map(v -> v.getId() + ": "
+                        + v.getNodes().stream()
+                                .limit(3)
+                                .map(n -> n.getHtml() + " " + n.getFailureSummary())
+                                .toList())
+                .toList();
     }
 }

@@ -32,7 +32,13 @@ import org.springframework.test.context.DynamicPropertySource;
 @SpringBootTest(
         classes = Galecrest.class,
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"galecrest.start=2026-11-25T07:10:00Z", "galecrest.slower=60", "galecrest.parcels.watch=false"})
+        properties = {
+            "galecrest.start=2026-11-25T07:10:00Z",
+            "galecrest.slower=60",
+            "galecrest.parcels.watch=false",
+            // To look for better plans all the time takes a core; the test of offers has it on.
+            "galecrest.offering=false"
+        })
 @ActiveProfiles("demo")
 abstract class BrowserTest {
     /** What headless Chromium needs to start as root and to leave the network alone. */

@@ -44,6 +44,8 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
             "galecrest.link-misses=100000",
             // Several contexts stand side by side in each of several processes; what is idle gives its connection back.
             "spring.datasource.hikari.minimum-idle=1",
+            // No test takes the power away: nothing waits for the disk.
+            "spring.datasource.hikari.connection-init-sql=set synchronous_commit to off",
             // Odds after every change would take most of the time of all tests; those of odds switch it on.
             "galecrest.live=false"
         })
