@@ -99,7 +99,7 @@ const isBeside = ({ queryKey, observers }: Query, change?: number) =>
 const MOST_TO_PAINT_MILLIS = 300
 
 /** Until the browser has painted what it knows now; a window that nobody sees paints nothing and is not waited for. */
-function painted(): Promise<void> {
+export function painted(): Promise<void> {
   return new Promise((done) => {
     requestAnimationFrame(() => setTimeout(done))
     setTimeout(done, MOST_TO_PAINT_MILLIS)

@@ -76,15 +76,24 @@ describe('sending a change', () => {
     on(PUBLISH, () => new Refusal(422, { detail: 'Not so.', problems: [{ field: 'due', message: 'Past.' }] }))
     const { result } = both()
     await waitFor(() => expect(result.current.board.data).toBeDefined())
-    const seen: string[] = []
+    const place = document.body.appendChild(document.createElement('p'))
     await act(() =>
       result.current.send.send(publish, (problem) => {
-        problem.problems.forEach((p) => seen.push(`${p.field}: ${p.message}`))
+        place.textContent = problem.problems.map((p) => `${p.field}: ${p.message}`).join()
         return true
       }),
     )
-    expect(seen).toEqual(['due: Past.'])
-    expect(screen.queryByText('Not so.')).toBeNull()
+    expect(screen.getByText('due: Past.')).toBeDefined()
+    expect(screen.queryByText('Not done')).toBeNull()
+    place.remove()
+  })
+
+  it('says itself what a form took and has no place for', async () => {
+    on(PUBLISH, () => new Refusal(422, { detail: 'Not so.', problems: [{ field: 'due', message: 'Past.' }] }))
+    const { result } = both()
+    await waitFor(() => expect(result.current.board.data).toBeDefined())
+    await act(() => result.current.send.send(publish, () => true))
+    expect(await screen.findByText('Past.')).toBeDefined()
   })
 
   it('says that nobody answers, and that nothing is lost', async () => {

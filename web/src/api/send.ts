@@ -1,7 +1,7 @@
 import { notifications } from '@mantine/notifications'
 import { startTransition, useCallback, useState } from 'react'
 import { pressed, wasNotSaved } from './away'
-import { useKnownChange, useRefresh } from './board'
+import { painted, useKnownChange, useRefresh } from './board'
 import { ProblemError } from './client'
 
 /** Sends a change; shows what went wrong, at the fields where the form gives a place for it. */
@@ -27,8 +27,11 @@ export function useSend() {
       } catch (error) {
         const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
         if (problem.isAway) wasNotSaved(what)
-        if (!onProblem?.(problem)) {
-          notifications.show({ title: 'Not done', message: problem.message, color: 'hot', autoClose: 9000 })
+        const taken = onProblem?.(problem) ?? false
+        if (taken) await painted()
+        if (!taken || isUnsaid(problem)) {
+          const message = taken ? problem.problems.map((p) => p.message).join(' ') : problem.message
+          notifications.show({ title: 'Not done', message, color: 'hot', autoClose: 9000 })
         }
         return undefined
       } finally {
@@ -38,6 +41,12 @@ export function useSend() {
     [refresh, known],
   )
   return { send, busy }
+}
+
+/** Whether a form took the problems and has no place for any of them: nothing of them stands on the screen. */
+function isUnsaid(problem: ProblemError): boolean {
+  const screen = document.body.textContent ?? ''
+  return problem.problems.length > 0 && problem.problems.every((p) => !screen.includes(p.message))
 }
 
 /** Puts problems on a form's fields; true where each found one. */

@@ -1,5 +1,7 @@
 package galecrest.server.carsheet;
 
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -11,8 +13,20 @@ import org.jspecify.annotations.Nullable;
  */
 record CarNoteRequest(
         @Nullable Instant at,
-        @Nullable String place,
-        @Nullable String driver,
+
+        @Size(max = SHORT, message = "At most {max} letters.") @Nullable
+        String place,
+
+        @Size(max = SHORT, message = "At most {max} letters.") @Nullable
+        String driver,
+
+        @NotBlank(message = "What was felt or seen?") @Size(max = LONGEST, message = "At most {max} letters.")
         String felt,
-        @Nullable String changed,
-        int version) {}
+
+        @Size(max = LONGEST, message = "At most {max} letters.") @Nullable
+        String changed,
+
+        int version) {
+    private static final int SHORT = 80;
+    private static final int LONGEST = 2_000;
+}

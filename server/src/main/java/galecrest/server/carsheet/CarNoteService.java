@@ -1,6 +1,5 @@
 package galecrest.server.carsheet;
 
-import galecrest.core.shop.Problem;
 import galecrest.server.NewId;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
@@ -14,17 +13,13 @@ import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** The car's log: road and test notes, searchable, beside what was measured in that hour. */
 @Service
 class CarNoteService {
-    private static final int LONGEST = 2_000;
-    private static final int SHORT = 80;
     private static final Duration BESIDE = Duration.ofHours(1);
 
     private final CarNoteRepository notes;
@@ -72,7 +67,7 @@ class CarNoteService {
 
     @AnyHand
     String add(String build, CarNoteRequest form) {
-        check(form);
+        mustBeOver(form);
         String id = NewId.next();
         journal.judge(() -> {
             String car = measurements.car(build);
@@ -84,7 +79,7 @@ class CarNoteService {
 
     @AnyHand
     void change(String build, String id, CarNoteRequest form) {
-        check(form);
+        mustBeOver(form);
         journal.judge(() -> {
             String car = measurements.car(build);
             mayChange(build, id);
@@ -117,26 +112,9 @@ class CarNoteService {
         return form.at() == null ? clock.instant() : form.at();
     }
 
-    private void check(CarNoteRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (form.felt() == null || form.felt().isBlank()) {
-            problems.add(new Problem("felt", "What was felt or seen?"));
-        }
-        text(problems, "felt", form.felt(), LONGEST);
-        text(problems, "changed", form.changed(), LONGEST);
-        text(problems, "place", form.place(), SHORT);
-        text(problems, "driver", form.driver(), SHORT);
+    private void mustBeOver(CarNoteRequest form) {
         if (form.at() != null && form.at().isAfter(clock.instant())) {
-            problems.add(new Problem("at", "This is not over yet."));
-        }
-        if (!problems.isEmpty()) {
-            throw new ValidationException(problems);
-        }
-    }
-
-    private static void text(List<Problem> problems, String field, @Nullable String text, int most) {
-        if (text != null && text.length() > most) {
-            problems.add(new Problem(field, "At most " + most + " letters."));
+            throw new ValidationException("at", "This is not over yet.");
         }
     }
 }

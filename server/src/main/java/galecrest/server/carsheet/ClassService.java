@@ -14,7 +14,6 @@ import org.springframework.stereotype.Service;
 /** What classes limit, entered once for all cars. */
 @Service
 class ClassService {
-    private static final int LONGEST = 80;
 
     private final ClassRepository classes;
     private final Journal journal;
@@ -32,11 +31,8 @@ class ClassService {
     /** Puts the limits of a class in place of those that were there; each must be such that the gauge can check it. */
     @LeadOrManager
     void write(ClassRequest form) {
-        String name = form.name() == null ? "" : form.name().strip();
+        String name = form.name().strip();
         List<ClassLimit> limits = form.limits() == null ? List.of() : form.limits();
-        if (name.isEmpty() || name.length() > LONGEST) {
-            throw new ValidationException("name", "A class has a name of 1 to " + LONGEST + " letters.");
-        }
         if (!limits.isEmpty()) {
             tryOut(limits);
         }

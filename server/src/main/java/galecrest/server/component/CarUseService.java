@@ -5,7 +5,6 @@ import galecrest.core.component.CarUse;
 import galecrest.core.component.Counter;
 import galecrest.core.component.HeatCycles;
 import galecrest.core.component.Wear;
-import galecrest.core.shop.Problem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.journal.Journal;
@@ -25,8 +24,6 @@ import org.springframework.stereotype.Service;
 /** What wears cars: fires, runs, events and impacts, each counted once. */
 @Service
 public class CarUseService {
-    private static final int LONGEST = 200;
-    private static final double MOST = 1e6;
 
     private final CarUseRepository record;
     private final NameRepository names;
@@ -91,8 +88,8 @@ public class CarUseService {
 
     @AnyHand
     void bookByHand(String build, UseRequest form) {
-        String what = form.what() == null ? "" : form.what().strip();
-        Wear wear = check(form, what);
+        String what = form.what().strip();
+        Wear wear = wear(form);
         journal.judge(() -> {
             String car = names.build(build).orElseThrow(() -> new NotFoundException("build"));
             Instant now = clock.instant();
@@ -107,34 +104,16 @@ public class CarUseService {
         });
     }
 
-    private static Wear check(UseRequest form, String what) {
-        List<Problem> problems = new ArrayList<>();
-        if (what.isEmpty() || what.length() > LONGEST) {
-            problems.add(new Problem("what", "What was it?"));
-        }
-        if (form.key() == null || form.key().isBlank()) {
-            problems.add(new Problem("key", "The request needs a key of its own."));
-        }
-        Map<String, Double> amounts = Map.of(
-                "hours", form.hours(),
-                "km", form.km(),
-                "events", form.events(),
-                "fires", form.fires(),
-                "impacts", form.impacts());
-        amounts.forEach((field, amount) -> {
-            if (!(amount >= 0 && amount < MOST)) {
-                problems.add(new Problem(field, "0 or more."));
-            }
-        });
-        if (problems.isEmpty() && amounts.values().stream().allMatch(a -> a == 0)) {
-            problems.add(new Problem("hours", "Say how much it was used."));
-        }
-        ValidationException.throwIfAny(problems);
-        return new Wear(Map.of(
+    private static Wear wear(UseRequest form) {
+        Map<Counter, Double> amounts = Map.of(
                 Counter.HOURS, form.hours(),
                 Counter.DISTANCE, form.km(),
                 Counter.EVENTS, form.events(),
                 Counter.FIRES, form.fires(),
-                Counter.IMPACTS, form.impacts()));
+                Counter.IMPACTS, form.impacts());
+        if (amounts.values().stream().allMatch(a -> a == 0)) {
+            throw new ValidationException("hours", "Say how much it was used.");
+        }
+        return new Wear(amounts);
     }
 }

@@ -1,6 +1,7 @@
 package galecrest.server.decision;
 
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
@@ -16,6 +17,8 @@ record CarDecisionRequest(
         @NotBlank(message = "What is to be decided?") String question,
         String asked,
         @Nullable Instant due,
+
+        @Size(max = 8, message = "At most {max} can be chosen from.")
         List<Option> options) {
     /** @param effect what it does to the dates, in words */
     record Option(

@@ -16,7 +16,6 @@ import org.springframework.stereotype.Service;
 /** Decisions about a car: asked with what could be chosen and by when, and kept with what was said. */
 @Service
 class CarDecisionService {
-    private static final int MOST_OPTIONS = 8;
 
     private final CarDecisionRepository decisions;
     private final Journal journal;
@@ -55,9 +54,6 @@ class CarDecisionService {
 
     @LeadOrManager
     String ask(String build, CarDecisionRequest form) {
-        if (form.options().size() > MOST_OPTIONS) {
-            throw new ValidationException("options", "At most " + MOST_OPTIONS + " can be chosen from.");
-        }
         for (int i = 0; i < form.options().size(); i++) {
             if (!Amount.isPrice(form.options().get(i).price())) {
                 throw new ValidationException("options." + i, Amount.PRICE);

@@ -1,5 +1,7 @@
 package galecrest.server.dyno;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -22,5 +24,8 @@ record CompareRequest(
         int to,
         @Nullable String standard,
         @Nullable String confidence,
-        @Nullable Integer comparisons,
+
+        @Min(value = 1, message = "1 to 1000.") @Max(value = 1_000, message = "1 to 1000.") @Nullable
+        Integer comparisons,
+
         @Nullable String worth) {}

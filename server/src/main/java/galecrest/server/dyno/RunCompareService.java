@@ -59,9 +59,6 @@ class RunCompareService {
         if (!(confidence >= 0.5 && confidence <= 0.9999)) {
             throw new ValidationException("confidence", "50 to 99.99 %.");
         }
-        if (comparisons < 1 || comparisons > 1_000) {
-            throw new ValidationException("comparisons", "1 to 1000.");
-        }
         if (form.from() < 0 || form.to() - form.from() < 100 || form.to() > WIDEST_RANGE) {
             throw new ValidationException("to", "The range is 100 rpm wide at the least.");
         }

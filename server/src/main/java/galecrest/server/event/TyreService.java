@@ -24,8 +24,6 @@ import org.springframework.stereotype.Service;
 /** The sets of tyres of each car, and which of them serve the sessions of an event. */
 @Service
 class TyreService {
-    private static final int LONGEST = 40;
-    private static final int MOST_CYCLES = 200;
 
     private final EventRepository record;
     private final NameRepository names;
@@ -100,20 +98,12 @@ class TyreService {
 
     private void check(TyreSetRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name() == null || form.name().isBlank() || form.name().length() > LONGEST) {
-            problems.add(new Problem("name", "What is it called? 1 to " + LONGEST + " letters."));
-        }
-        if (form.kind() == null || form.state() == null) {
-            problems.add(new Problem("state", "Is it new, scuffed or used, for dry or wet?"));
-        } else if (form.state() == TyreSet.State.NEW && form.cycles() > 0) {
+        if (form.state() == TyreSet.State.NEW && form.cycles() > 0) {
             problems.add(new Problem("cycles", "A new set has none."));
         }
         if (form.madeOn() != null
                 && form.madeOn().isAfter(clock.instant().atZone(names.zone()).toLocalDate())) {
             problems.add(new Problem("madeOn", "That day has not come yet."));
-        }
-        if (form.cycles() < 0 || form.cycles() > MOST_CYCLES) {
-            problems.add(new Problem("cycles", "0 to " + MOST_CYCLES + "."));
         }
         ValidationException.throwIfAny(problems);
     }

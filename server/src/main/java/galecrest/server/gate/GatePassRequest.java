@@ -1,5 +1,6 @@
 package galecrest.server.gate;
 
+import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,6 +11,13 @@ import org.jspecify.annotations.Nullable;
  * @param reason why it is passed though lines are open
  */
 record GatePassRequest(
-        @Nullable String did,
-        @Nullable String looked,
-        @Nullable String reason) {}
+        @Size(max = LONGEST_NAME, message = "At most {max} letters.") @Nullable
+        String did,
+
+        @Size(max = LONGEST_NAME, message = "At most {max} letters.") @Nullable
+        String looked,
+
+        @Size(max = 400, message = "At most {max} letters.") @Nullable
+        String reason) {
+    private static final int LONGEST_NAME = 80;
+}

@@ -43,8 +43,6 @@ import org.springframework.stereotype.Service;
 /** The gates of each car: what is open before them, names under their lines, and who took the car past them. */
 @Service
 public class GateService {
-    private static final int LONGEST = 400;
-    private static final int LONGEST_NAME = 80;
 
     private final GateRepository record;
     private final GateLineService lines;
@@ -224,7 +222,7 @@ public class GateService {
         String did = said(form.did());
         String looked = said(form.looked());
         String reason = said(form.reason());
-        ValidationException.throwIfAny(names(did, looked, reason));
+        ValidationException.throwIfAny(names(did, looked));
         journal.judge(() -> {
             String car = measured.car(build);
             GateStatus status =
@@ -243,18 +241,15 @@ public class GateService {
         });
     }
 
-    private static List<Problem> names(String did, String looked, String reason) {
+    private static List<Problem> names(String did, String looked) {
         List<Problem> problems = new ArrayList<>();
-        if (did.isEmpty() || did.length() > LONGEST_NAME) {
+        if (did.isEmpty()) {
             problems.add(new Problem("did", "Who did it or drives?"));
         }
-        if (looked.isEmpty() || looked.length() > LONGEST_NAME) {
+        if (looked.isEmpty()) {
             problems.add(new Problem("looked", "Who looked at it? A gate takes two names."));
         } else if (looked.equalsIgnoreCase(did)) {
             problems.add(new Problem("looked", "Another than who did it: a gate takes two names."));
-        }
-        if (reason.length() > LONGEST) {
-            problems.add(new Problem("reason", "At most " + LONGEST + " letters."));
         }
         return problems;
     }

@@ -1,5 +1,6 @@
 package galecrest.server.gauge;
 
+import jakarta.validation.constraints.Size;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -22,7 +23,10 @@ public record MeasurementRequest(
         @Nullable String pressures,
         @Nullable Boolean barsHooked,
         @Nullable String instrument,
-        @Nullable String note,
+
+        @Size(max = 1_000, message = "The note has at most {max} letters.") @Nullable
+        String note,
+
         @Nullable String correctsId) {
     /** The same, asked otherwise. */
     MeasurementRequest withAsked(Map<String, Object> other) {

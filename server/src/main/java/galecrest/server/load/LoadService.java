@@ -2,7 +2,6 @@ package galecrest.server.load;
 
 import galecrest.core.load.LoadItem;
 import galecrest.core.load.UsualLoad;
-import galecrest.core.shop.Problem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
@@ -11,12 +10,12 @@ import galecrest.server.csv.SheetReader;
 import galecrest.server.journal.Journal;
 import galecrest.server.pdf.PdfSheet;
 import galecrest.server.problem.ConflictException;
+import galecrest.server.problem.FormRules;
 import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.stock.StockService;
 import java.math.BigDecimal;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +28,6 @@ import org.springframework.stereotype.Service;
 @Service
 class LoadService {
     private static final List<String> COLUMNS = List.of("name", "box", "quantity", "kg");
-    private static final int LONGEST = 80;
     private static final int MOST = 1_000;
 
     private final LoadRepository record;
@@ -37,8 +35,11 @@ class LoadService {
     private final Journal journal;
     private final Clock clock;
     private final CurrentUser who;
+    private final FormRules rules;
 
-    LoadService(LoadRepository record, StockService stock, Journal journal, Clock clock, CurrentUser who) {
+    LoadService(
+            LoadRepository record, StockService stock, Journal journal, Clock clock, CurrentUser who, FormRules rules) {
+        this.rules = rules;
         this.record = record;
         this.stock = stock;
         this.journal = journal;
@@ -69,26 +70,7 @@ class LoadService {
     }
 
     private static LoadItem read(LoadItemRequest form) {
-        List<Problem> problems = check(form);
-        ValidationException.throwIfAny(problems);
-        return new LoadItem(said(form.box()), said(form.name()), form.quantity(), form.kilograms());
-    }
-
-    private static List<Problem> check(LoadItemRequest form) {
-        List<Problem> problems = new ArrayList<>();
-        if (said(form.name()).isEmpty() || said(form.name()).length() > LONGEST) {
-            problems.add(new Problem("name", "What is it? 1 to " + LONGEST + " letters."));
-        }
-        if (said(form.box()).length() > LONGEST) {
-            problems.add(new Problem("box", "At most " + LONGEST + " letters."));
-        }
-        if (form.quantity() < 1 || form.quantity() > 10_000) {
-            problems.add(new Problem("quantity", "1 or more."));
-        }
-        if (!(form.kilograms() >= 0 && form.kilograms() < 100_000)) {
-            problems.add(new Problem("kilograms", "0 kg or more."));
-        }
-        return problems;
+        return new LoadItem(said(form.box()), form.name().strip(), form.quantity(), form.kilograms());
     }
 
     private static String said(@Nullable String text) {
@@ -265,7 +247,7 @@ class LoadService {
                         cells.text("name"),
                         cells.read("quantity", Integer::valueOf).orElse(1),
                         cells.read("kg", Double::valueOf).orElse(0.0)),
-                LoadService::check);
+                rules::problems);
         ValidationException.throwIfAny(read.problems());
         if (read.rows().size() > MOST) {
             throw new ValidationException("file", "A load list has at most " + MOST + " things.");

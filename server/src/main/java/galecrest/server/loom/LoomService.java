@@ -35,8 +35,6 @@ import org.springframework.stereotype.Service;
 @Service
 class LoomService {
     private static final Units METRIC = kind -> UnitSystem.METRIC;
-    private static final Set<String> KINDS = Set.of("CONTROL_UNIT", "SENSOR", "CONSUMER");
-    private static final int LONGEST = 80;
     private static final int MOST = 400;
     /** How a hold of ours begins: nobody else's is lifted. */
     private static final String OURS = "undecided: ";
@@ -268,15 +266,6 @@ class LoomService {
 
     private static double check(ModuleRequest form) {
         List<Problem> problems = new ArrayList<>();
-        if (form.name() == null || form.name().isBlank() || form.name().strip().length() > LONGEST) {
-            problems.add(new Problem("name", "What is it called, in 1 to " + LONGEST + " letters?"));
-        }
-        if (form.kind() == null || !KINDS.contains(form.kind())) {
-            problems.add(new Problem("kind", "A control unit, a sensor or a consumer."));
-        }
-        if (form.decision() == null) {
-            problems.add(new Problem("decision", "Undecided, keep, take out or replace."));
-        }
         double mass = quantity(problems, "mass", QuantityKind.MASS, form.mass());
         ValidationException.throwIfAny(problems);
         return mass;

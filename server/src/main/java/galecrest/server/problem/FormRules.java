@@ -3,6 +3,7 @@ package galecrest.server.problem;
 import galecrest.core.shop.Problem;
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Validator;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.RecordComponent;
 import java.time.Instant;
@@ -15,7 +16,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * What is wrong with a form whatever it is for and whichever way it comes (as JSON, or as a line of a table): a field
- * that is missing (a component of a record may be absent only where it is nullable), a text that the database cannot
+ * that is missing (a component of a record may be absent only where it is nullable; {@code NotNull} may say it in its words), a text that the database cannot
  * keep or that is longer than anybody writes, a time out of all reason, and what the form's own annotations of Jakarta
  * Validation say of shape and range. What depends on more than one field, or on what is recorded, is the service's.
  */
@@ -23,6 +24,8 @@ import org.springframework.stereotype.Component;
 public class FormRules {
     /** Longest text of a field that does not say a length of its own, in characters. */
     static final int LONGEST_TEXT = 4_000;
+
+    private static final String MISSING = "This is missing.";
 
     /** What names a row is a good deal shorter. */
     private static final int LONGEST_ID = 64;
@@ -47,7 +50,7 @@ public class FormRules {
 
     private void look(String field, @Nullable Object value, int longest, List<Problem> problems) {
         if (value == null) {
-            problems.add(new Problem(field, "This is missing."));
+            problems.add(new Problem(field, MISSING));
         } else if (value instanceof String text) {
             lookAtText(field, text, longest, problems);
         } else if (value instanceof Instant time && !reasonable(time)
@@ -91,12 +94,16 @@ public class FormRules {
     private void lookAtRecord(String field, Record form, List<Problem> problems) {
         for (RecordComponent component : form.getClass().getRecordComponents()) {
             Object its = its(form, component);
+            if (its == null && component.getAccessor().isAnnotationPresent(NotNull.class)) {
+                continue;
+            }
             if (its != null || !component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
                 look(within(field, component.getName()), its, longest(component), problems);
             }
         }
         validator.validate(form).stream()
-                .filter(v -> v.getInvalidValue() != null)
+                .filter(v -> v.getInvalidValue() != null
+                        || v.getConstraintDescriptor().getAnnotation() instanceof NotNull)
                 .sorted((a, b) -> path(a).compareTo(path(b)))
                 .map(v -> new Problem(within(field, path(v)), v.getMessage()))
                 .distinct()

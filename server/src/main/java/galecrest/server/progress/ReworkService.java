@@ -56,9 +56,6 @@ public class ReworkService {
         return journal.change(
                 () -> {
                     WorkSummary head = mustBeJob(id);
-                    if (form.why().isBlank()) {
-                        throw new ValidationException("why", "Say in a word or two why it is done again.");
-                    }
                     if (!head.status().equals("DONE")) {
                         throw new ValidationException(
                                 "why", head.name() + " is not finished; if it needs longer, say how much more.");
@@ -93,9 +90,6 @@ public class ReworkService {
                     WorkSummary head = mustBeJob(id);
                     if (!head.status().equals("TODO")) {
                         throw new ValidationException("minutes", head.name() + " has begun; pause it, and add a job.");
-                    }
-                    if (form.name().isBlank()) {
-                        throw new ValidationException("name", "What is that part of it called?");
                     }
                     JobRow job = works.job(id);
                     mustBe(form.minutes(), job.likelyMinutes() - 1);

@@ -1,5 +1,7 @@
 package galecrest.server.progress;
 
+import jakarta.validation.constraints.NotBlank;
+
 /**
  * A part of a job becomes a job of its own.
  *
@@ -7,4 +9,9 @@ package galecrest.server.progress;
  * @param minutes how long it takes
  * @param secondHand whether it takes one pair of hands more than the rest, and comes first
  */
-record SplitRequest(String name, int minutes, boolean secondHand) {}
+record SplitRequest(
+        @NotBlank(message = "What is that part of it called?")
+        String name,
+
+        int minutes,
+        boolean secondHand) {}

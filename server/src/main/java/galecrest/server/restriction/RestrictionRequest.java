@@ -1,5 +1,8 @@
 package galecrest.server.restriction;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,7 +14,17 @@ import org.jspecify.annotations.Nullable;
  * @param minutes how long that takes
  */
 record RestrictionRequest(
-        @Nullable String text,
-        @Nullable String because,
-        @Nullable String job,
-        @Nullable Integer minutes) {}
+        @Size(max = LONGEST, message = "At most {max} letters.") @Nullable
+        String text,
+
+        @Size(max = LONGEST, message = "At most {max} letters.") @Nullable
+        String because,
+
+        @Size(max = LONGEST_JOB, message = "At most {max} letters.") @Nullable
+        String job,
+
+        @Min(value = 5, message = "5 to 10000 min.") @Max(value = 10_000, message = "5 to 10000 min.") @Nullable
+        Integer minutes) {
+    private static final int LONGEST = 160;
+    private static final int LONGEST_JOB = 100;
+}

@@ -2,7 +2,6 @@ package galecrest.server.restriction;
 
 import galecrest.core.build.Gate;
 import galecrest.core.build.Zone;
-import galecrest.core.shop.Problem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.access.LeadOrManager;
@@ -12,7 +11,6 @@ import galecrest.server.problem.NotFoundException;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -21,8 +19,6 @@ import org.springframework.stereotype.Service;
 /** Restricts cars, makes the jobs that lift it, and lifts it. */
 @Service
 public class RestrictionService {
-    private static final int LONGEST = 160;
-    private static final int LONGEST_JOB = 100;
     private static final int USUAL_MINUTES = 60;
 
     private final RestrictionRepository record;
@@ -53,20 +49,9 @@ public class RestrictionService {
         String text = said(form.text());
         String job = said(form.job());
         int minutes = Optional.ofNullable(form.minutes()).orElse(USUAL_MINUTES);
-        List<Problem> problems = new ArrayList<>();
         if (text.isEmpty() && job.isEmpty()) {
-            problems.add(new Problem("text", "Say what the car may not do, or what is to be done."));
+            throw new ValidationException("text", "Say what the car may not do, or what is to be done.");
         }
-        if (text.length() > LONGEST || said(form.because()).length() > LONGEST) {
-            problems.add(new Problem("text", "At most " + LONGEST + " letters."));
-        }
-        if (job.length() > LONGEST_JOB) {
-            problems.add(new Problem("job", "At most " + LONGEST_JOB + " letters."));
-        }
-        if (minutes < 5 || minutes > 10_000) {
-            problems.add(new Problem("minutes", "5 to 10000 min."));
-        }
-        ValidationException.throwIfAny(problems);
         String skill = capture.usualSkill();
         journal.judge(() -> {
             String car = names.build(build).orElseThrow(() -> new NotFoundException("build"));

@@ -1,5 +1,8 @@
 package galecrest.server.rollout;
 
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,10 +16,19 @@ import org.jspecify.annotations.Nullable;
  */
 record EndRequest(
         boolean done,
-        @Nullable String seen,
+
+        @Size(max = LONGEST, message = "At most {max} letters.") @Nullable
+        String seen,
+
+        @DecimalMin(value = "0", message = "0 to 2000 km.") @DecimalMax(value = "2000", message = "0 to 2000 km.")
         double km,
-        @Nullable String leaked,
+
+        @Size(max = LONGEST, message = "At most {max} letters.") @Nullable
+        String leaked,
+
         @Nullable String oilPressure,
         @Nullable String water,
         @Nullable String oil,
-        boolean warm) {}
+        boolean warm) {
+    private static final int LONGEST = 1_000;
+}

@@ -1,6 +1,10 @@
 package galecrest.server.rollout;
 
 import galecrest.core.build.Zone;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,7 +14,12 @@ import org.jspecify.annotations.Nullable;
  * @param minutes the work that it likely is
  */
 record FindingRequest(
-        @Nullable String what,
+        @NotBlank(message = "Say what was found.") @Size(max = 100, message = "At most {max} letters.")
+        String what,
+
         @Nullable Zone zone,
+
+        @Min(value = 5, message = "5 to 10000 min.") @Max(value = 10_000, message = "5 to 10000 min.")
         int minutes,
+
         @Nullable String before) {}

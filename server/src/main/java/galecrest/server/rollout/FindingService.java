@@ -5,17 +5,13 @@ import galecrest.core.build.Zone;
 import galecrest.core.rollout.Attempt;
 import galecrest.core.rollout.RollOut;
 import galecrest.core.rollout.RollOutStep;
-import galecrest.core.shop.Problem;
 import galecrest.server.access.AnyHand;
 import galecrest.server.access.CurrentUser;
 import galecrest.server.capture.CaptureService;
 import galecrest.server.journal.Journal;
 import galecrest.server.problem.NotFoundException;
-import galecrest.server.problem.ValidationException;
 import galecrest.server.shop.NameRepository;
 import java.time.Clock;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -51,15 +47,7 @@ class FindingService {
 
     @AnyHand
     void find(String build, FindingRequest form) {
-        String what = said(form.what());
-        List<Problem> problems = new ArrayList<>();
-        if (what.isEmpty() || what.length() > 100) {
-            problems.add(new Problem("what", "Say what was found, in 1 to 100 letters."));
-        }
-        if (form.minutes() < 5 || form.minutes() > 10_000) {
-            problems.add(new Problem("minutes", "5 to 10000 min."));
-        }
-        ValidationException.throwIfAny(problems);
+        String what = form.what().strip();
         String skill = capture.usualSkill();
         journal.judge(() -> {
             String car = names.build(build).orElseThrow(() -> new NotFoundException("build"));

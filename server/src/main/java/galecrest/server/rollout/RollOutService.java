@@ -35,7 +35,6 @@ import org.springframework.stereotype.Service;
 /** Takes cars from their first fire to load and speed: tries at steps, two names, fires. */
 @Service
 public class RollOutService {
-    private static final int LONGEST_NAME = 80;
     private static final double SECONDS_AN_HOUR = 3_600;
 
     private final RollOutRepository record;
@@ -186,8 +185,8 @@ public class RollOutService {
             if (there.attempt().goesOn()) {
                 throw new ValidationException("driver", "The car has gone with the names that are there.");
             }
-            String driver = name("driver", form.driver(), there.attempt().driver());
-            String looker = name("looker", form.looker(), there.attempt().looker());
+            String driver = name(form.driver(), there.attempt().driver());
+            String looker = name(form.looker(), there.attempt().looker());
             if (driver != null && driver.equalsIgnoreCase(looker)) {
                 throw new ValidationException(
                         form.looker() == null ? "driver" : "looker", "Who drives and who looks are two people.");
@@ -198,12 +197,9 @@ public class RollOutService {
         });
     }
 
-    private static @Nullable String name(String field, @Nullable String said, Optional<String> there) {
+    private static @Nullable String name(@Nullable String said, Optional<String> there) {
         if (said == null) {
             return there.orElse(null);
-        }
-        if (said.length() > LONGEST_NAME) {
-            throw new ValidationException(field, "At most " + LONGEST_NAME + " letters.");
         }
         return said.isBlank() ? null : said.strip();
     }
@@ -269,7 +265,7 @@ public class RollOutService {
                 1, Duration.between(there.attempt().went().orElseThrow(), now).toSeconds());
         FireRequest fire = new FireRequest(
                 there.attempt().id(),
-                (int) Math.min(seconds, RollOutChecks.LONGEST_FIRE_SECONDS),
+                (int) Math.min(seconds, FireRequest.LONGEST_SECONDS),
                 form.oilPressure(),
                 form.water(),
                 form.oil(),

@@ -34,8 +34,6 @@ public class TemplateService {
         SHIPPED.put("nut-and-bolt-week", "Nut-and-bolt week");
     }
 
-    private static final int LONGEST_NAME = 80;
-
     private final TemplateRepository templates;
     private final Journal journal;
 
@@ -160,9 +158,6 @@ public class TemplateService {
 
     private void check(TemplateRequest form, String id) {
         String name = form.name().strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new ValidationException("name", "A template has a name of 1 to " + LONGEST_NAME + " characters.");
-        }
         if (templates.isNamed(name, id) || SHIPPED.containsValue(name)) {
             throw new ValidationException("name", "There is a template of that name already.");
         }
