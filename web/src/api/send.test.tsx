@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { notifications } from '@mantine/notifications'
 import { act, renderHook, screen, waitFor } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { asked, newServer, on, Refusal } from '../testing/server'
@@ -25,6 +26,8 @@ describe('sending a change', () => {
   let change = 1
   beforeEach(() => {
     newServer()
+    notifications.clean()
+    notifications.cleanQueue()
     change = 1
     on('GET /api/board', () => boardWith())
     on(NEWS, () => ({ changed: boardWith({ change, edition: `of ${change}` }), lists: {} }))

@@ -4,6 +4,7 @@ import { type Car, useBoard } from '../api/board'
 import { client, dataOf, done, type Schemas } from '../api/client'
 import { useSend } from '../api/send'
 import { when } from '../format/time'
+import { useInTurn } from '../ui/useInTurn'
 import { type Send, useSent } from '../ui/useSent'
 import { type Loom } from './LoomSheet'
 import css from './loom.module.css'
@@ -29,12 +30,9 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
   const { board } = useBoard()
   const { send } = useSend()
   const name = (id: string) => loom.modules.find((m) => m.id === id)?.name ?? ''
-  const change = (m: Module, part: Partial<Module>) =>
-    send(() =>
-      done(
-        client.PUT('/api/modules/{module}', { params: { path: { module: m.id } }, body: { ...m, ...part } }),
-      ),
-    )
+  const change = useInTurn((m: Module) =>
+    send(() => done(client.PUT('/api/modules/{module}', { params: { path: { module: m.id } }, body: m }))),
+  )
   return (
     <section className={css.sheet} aria-label="Modules">
       <h2>Modules</h2>
@@ -72,7 +70,7 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                   <td>{KINDS.find(([k]) => k === m.kind)?.[1]}</td>
                   <td>
                     {manages ? (
-                      <Becomes module={m} decide={(decision) => change(m, { decision })} />
+                      <Becomes module={m} decide={(decision) => change(m, (now) => ({ ...now, decision }))} />
                     ) : (
                       DECISIONS.find(([d]) => d === m.decision)?.[1]
                     )}
@@ -85,7 +83,9 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                           <button
                             type="button"
                             aria-label={`${m.name} does not need ${name(n)}`}
-                            onClick={() => void change(m, { needs: m.needs.filter((x) => x !== n) })}
+                            onClick={() =>
+                              void change(m, (now) => ({ ...now, needs: now.needs.filter((x) => x !== n) }))
+                            }
                           >
                             ×
                           </button>
@@ -96,7 +96,9 @@ export function Modules({ car, loom, manages }: { car: Car; loom: Loom; manages:
                       <select
                         aria-label={`${m.name} needs`}
                         value=""
-                        onChange={(e) => void change(m, { needs: [...m.needs, e.currentTarget.value] })}
+                        onChange={({ currentTarget: { value } }) =>
+                          void change(m, (now) => ({ ...now, needs: [...now.needs, value] }))
+                        }
                       >
                         <option value="">needs …</option>
                         {loom.modules

@@ -120,7 +120,11 @@ export function Runway({ account }: { account: Schemas['Account'] }) {
               size="compact-sm"
               loading={busy}
               disabled={board.draft.moved === 0 && board.draft.publishedAt !== undefined}
-              onClick={() => void send(() => dataOf(client.POST('/api/plan/publish')))}
+              onClick={() =>
+                void send(() =>
+                  dataOf(client.POST('/api/plan/publish', { params: { query: { looked: board.change } } })),
+                )
+              }
             >
               Publish
             </Button>

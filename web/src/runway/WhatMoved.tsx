@@ -12,7 +12,7 @@ export function WhatMoved({ account, onClose }: { account: Schemas['Account']; o
   const { draft, change } = useBoard().board
   const moved = useQuery({
     queryKey: ['moved', change],
-    queryFn: () => dataOf(client.GET('/api/plan/moved')),
+    queryFn: async () => ({ looked: change, ...(await dataOf(client.GET('/api/plan/moved'))) }),
     placeholderData: keepPreviousData,
   })
   const [by, setBy] = useState('person')
@@ -20,7 +20,7 @@ export function WhatMoved({ account, onClose }: { account: Schemas['Account']; o
   const groups = (by === 'person' ? moved.data?.byPerson : moved.data?.byCar) ?? []
   const done = (path: '/api/plan/publish' | '/api/plan/discard') =>
     void send(async () => {
-      await dataOf(client.POST(path))
+      await dataOf(client.POST(path, { params: { query: { looked: moved.data?.looked ?? change } } }))
       onClose()
     })
   return (

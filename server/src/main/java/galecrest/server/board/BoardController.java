@@ -51,14 +51,14 @@ class BoardController {
 
     @PostMapping("/plan/publish")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void publish() {
-        plans.publish();
+    void publish(@RequestParam(required = false) @Nullable Long looked) {
+        plans.publish(looked);
     }
 
     @PostMapping("/plan/discard")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void discard() {
-        plans.discard();
+    void discard(@RequestParam(required = false) @Nullable Long looked) {
+        plans.discard(looked);
     }
 
     @PostMapping("/undo")

@@ -109,7 +109,7 @@ class DemoShop implements SmartInitializingSingleton {
             accounts.saveDemoAccount(new Account("sef", "Sef", Role.LEAD, "sef"), PASSWORD);
             accounts.saveDemoAccount(new Account("bo", "Bo", Role.HAND, "bo"), PASSWORD);
             accounts.saveDemoAccount(new Account("kit", "Kit", Role.HAND, "kit"), PASSWORD);
-            plans.publish();
+            plans.publish(null);
         } finally {
             SecurityContextHolder.clearContext();
         }

@@ -102,14 +102,47 @@ public class Journal {
         });
     }
 
-    /** Takes back all changes after that one that were only about the plan, the newest first. */
-    public void discardDraft(long since) {
-        List<Entry> drafts =
-                db.sql("""
+    /**
+     * Refuses where others have changed something about the plan that was not looked at.
+     *
+     * @param looked the last change of what was looked at; null where nobody says
+     */
+    public void mustHaveSeenDrafts(@Nullable Long looked) {
+        if (looked != null) {
+            mustHaveSeen(looked, draftsAfter(looked));
+        }
+    }
+
+    private void mustHaveSeen(long looked, List<Entry> drafts) {
+        drafts.stream()
+                .filter(draft -> draft.id() > looked && !draft.actor().equals(who.name()))
+                .findFirst()
+                .ifPresent(draft -> {
+                    throw new ValidationException(
+                            "looked",
+                            draft.actor() + " " + draft.summary()
+                                    + " meanwhile. Look at what moves now, then press again.");
+                });
+    }
+
+    private List<Entry> draftsAfter(long since) {
+        return db.sql("""
                         select c.id, c.at, c.actor, c.summary, false as undone, false as undoes, true as draft, 'ALL' as concerns
                         from change c
                         where c.draft and not c.dropped and c.id > :since and not exists (select 1 from change u where u.undoes = c.id)
                         order by c.id desc""").param("since", since).query(Entry.class).list();
+    }
+
+    /**
+     * Takes back all changes after that one that were only about the plan, the newest first.
+     *
+     * @param looked the last change of what was looked at; null where nobody says
+     */
+    public void discardDraft(long since, @Nullable Long looked) {
+        List<Entry> drafts = draftsAfter(since);
+        if (looked != null) {
+            mustHaveSeen(looked, drafts);
+        }
         if (drafts.isEmpty()) {
             throw new ValidationException(
                     "draft", "There is no draft to drop: nothing but the record itself has changed.");

@@ -211,10 +211,15 @@ public class PlanService {
         published.take(plan);
     }
 
-    /** Throws away all that was only about the plan since it was published: pins, tried moves, what was thought out. */
+    /**
+     * Throws away all that was only about the plan since it was published: pins, tried moves, what was thought out.
+     *
+     * @param looked the last change of what was looked at, null where nobody says; what others drafted since is not dropped
+     *     unseen
+     */
     @ManagerOnly
-    public void discard() {
-        journal.discardDraft(published.lastPublished().map(Published::change).orElse(0L));
+    public void discard(@Nullable Long looked) {
+        journal.discardDraft(published.lastPublished().map(Published::change).orElse(0L), looked);
     }
 
     /** The present five minutes; the plan changes with them and with the record, nothing else. */
@@ -240,10 +245,16 @@ public class PlanService {
                         PlanDifference.between(StillOpen.of(told, now.shop()), StillOpen.of(now.plan(), now.shop())));
     }
 
-    /** Tells people the present plan. */
+    /**
+     * Tells people the present plan.
+     *
+     * @param looked the last change of what was looked at, null where nobody says; what others drafted since is not told
+     *     unseen
+     */
     @ManagerOnly
-    public void publish() {
+    public void publish(@Nullable Long looked) {
         journal.change("published the plan", () -> {
+            journal.mustHaveSeenDrafts(looked);
             Current now = currentWithinChange();
             published.publish(now.plan(), clock.instant(), who.name());
             published.clearTaken();

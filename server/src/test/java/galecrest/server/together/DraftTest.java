@@ -8,6 +8,7 @@ import java.io.BufferedReader;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.net.Socket;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -132,6 +133,41 @@ class DraftTest extends TogetherTest {
         assertThat(board(mara).path("pins").toString()).doesNotContain(at(60, "09:00"));
         assertThat(mara.send("POST", "/api/plan/discard", null).statusCode()).isEqualTo(422);
         amend("update published_plan set at = at - interval '1 day'");
+    }
+
+    /** Two make the plan: what the other pins is neither told to people nor dropped before it was looked at. */
+    @Test
+    void whatAnotherDraftedIsNotPublishedUnseen() throws Exception {
+        Visitor mara = visitor("mara");
+        amend("update account set role = 'MANAGER' where username = 'sef'");
+        Visitor sef = visitor("sef");
+        amend("update account set role = 'LEAD' where username = 'sef'");
+        mara.send("POST", "/api/plan/publish", null);
+        List<String> open = StreamSupport.stream(board(mara).path("works").spliterator(), false)
+                .filter(w -> w.path("status").asText().equals("TODO")
+                        && w.path("kind").asText().equals("JOB"))
+                .map(w -> w.path("id").asText())
+                .toList();
+        pin(mara, open.get(0), 60);
+        long looked = board(mara).path("change").asLong();
+        pin(sef, open.get(1), 61);
+        for (String path : List.of("/api/plan/publish", "/api/plan/discard")) {
+            HttpResponse<String> refused = mara.send("POST", path + "?looked=" + looked, null);
+            assertThat(refused.statusCode()).as(path).isEqualTo(422);
+            assertThat(refused.body()).contains("Sef pinned").contains("Look at what moves now");
+        }
+        assertThat(board(mara).path("pins")).hasSize(2);
+        long seen = board(mara).path("change").asLong();
+        pin(mara, open.get(2), 62);
+        assertThat(mara.send("POST", "/api/plan/discard?looked=" + seen, null).statusCode())
+                .as("her own she knows")
+                .isEqualTo(204);
+        assertThat(board(mara).path("pins")).isEmpty();
+    }
+
+    private static void pin(Visitor visitor, String work, int day) throws Exception {
+        Map<String, String> pin = Map.of("workId", work, "kind", "NOT_BEFORE", "at", at(day, "09:00"));
+        assertThat(visitor.send("POST", "/api/pins", pin).statusCode()).isEqualTo(200);
     }
 
     @Test
