@@ -132,7 +132,7 @@ public final class Planner {
         if (evaluator.steps() + LEAST_SEARCH > options.steps()) {
             return new Found(evaluator, first);
         }
-        LocalSearch search = new LocalSearch(problem, evaluator, first, options.seed() * 31 + number);
+        LocalSearch search = new LocalSearch(problem, evaluator, first, options.seed(), number);
         long ask = 0;
         while (evaluator.steps() < options.steps()) {
             if (evaluator.steps() >= ask) {

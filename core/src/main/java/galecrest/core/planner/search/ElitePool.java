@@ -29,6 +29,10 @@ public final class ElitePool {
         return Arrays.hashCode(schedule.start);
     }
 
+    void clear() {
+        members.clear();
+    }
+
     int size() {
         return members.size();
     }

@@ -23,7 +23,8 @@ import java.util.SplittableRandom;
  * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
  * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
  * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
- * orders found so far.
+ * orders found so far. Of two searches side by side in a small problem the second only breeds: every child is one
+ * forward-backward pass away from its parents, and when many in turn have brought nothing, the good orders are forgotten.
  * Deterministic by seed and number of steps.
  */
 public final class LocalSearch {
@@ -34,6 +35,11 @@ public final class LocalSearch {
 
     private static final int MEMBERS_OF_SMALL = 60;
     private static final int[] PATIENCES_OF_SMALL = {0, 3};
+    /** Members of who only breeds, and after how many children in turn without a better plan than all before they go. */
+    private static final int BRED = 20;
+
+    private static final int BARREN = 200;
+    private static final int[] NO_PATIENCE = {0};
     private static final double AT_PEAKS = 0.5;
     /** A peak has this share of the hands at work on the average, or up to that much more. */
     private static final double LEAST_PEAK = 0.8;
@@ -65,6 +71,8 @@ public final class LocalSearch {
     private int memory = MEMORIES[0];
     private int patience;
     private int stale;
+    private final boolean breeds;
+    private int barren;
     /** Whether an order may be put in the order of the starts it leads to without making it worse. */
     private boolean sorts;
 
@@ -76,15 +84,20 @@ public final class LocalSearch {
 
     private ElitePool.Member best;
 
-    /** Begins from a first schedule; the same seed finds the same. */
-    public LocalSearch(SchedulingProblem problem, Evaluator evaluator, ElitePool.Member first, long seed) {
+    /**
+     * Begins from a first schedule; the same seed finds the same.
+     *
+     * @param number of the search, of those side by side; the odd ones search small problems in another way
+     */
+    public LocalSearch(SchedulingProblem problem, Evaluator evaluator, ElitePool.Member first, long seed, int number) {
         this.problem = problem;
+        breeds = number % 2 == 1 && problem.size <= SMALL;
         this.evaluator = evaluator;
         this.schedule = evaluator.schedule;
         this.mirror = new BackwardPass(problem);
-        this.random = new SplittableRandom(seed);
+        this.random = new SplittableRandom(seed * 31 + number);
         this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
-        this.population = new ElitePool(isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
+        this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
         best = first;
@@ -171,6 +184,7 @@ public final class LocalSearch {
         }
         if (its.compareTo(best.score()) < 0) {
             best = local;
+            barren = 0;
         }
     }
 
@@ -224,7 +238,10 @@ public final class LocalSearch {
     }
 
     private int[] patiences() {
-        return neighbours.oneByOne ? TABU_PATIENCES : isSmall() ? PATIENCES_OF_SMALL : PATIENCES;
+        if (neighbours.oneByOne) {
+            return TABU_PATIENCES;
+        }
+        return breeds ? NO_PATIENCE : isSmall() ? PATIENCES_OF_SMALL : PATIENCES;
     }
 
     private boolean isSmall() {
@@ -233,6 +250,10 @@ public final class LocalSearch {
 
     private void anew() {
         population.add(local);
+        if (breeds && ++barren > BARREN) {
+            population.clear();
+            barren = 0;
+        }
         forbidden.clear();
         int[] child;
         boolean[] picked;
