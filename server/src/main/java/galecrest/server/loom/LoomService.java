@@ -35,6 +35,7 @@ import org.springframework.stereotype.Service;
 @Service
 class LoomService {
     private static final Units METRIC = kind -> UnitSystem.METRIC;
+    private static final Set<String> KINDS = Set.of("CONTROL_UNIT", "SENSOR", "CONSUMER");
     private static final int MOST = 400;
     /** How a hold of ours begins: nobody else's is lifted. */
     private static final String OURS = "undecided: ";
@@ -266,6 +267,9 @@ class LoomService {
 
     private static double check(ModuleRequest form) {
         List<Problem> problems = new ArrayList<>();
+        if (!KINDS.contains(form.kind())) {
+            problems.add(new Problem("kind", "A control unit, a sensor or a consumer."));
+        }
         double mass = quantity(problems, "mass", QuantityKind.MASS, form.mass());
         ValidationException.throwIfAny(problems);
         return mass;

@@ -3,7 +3,6 @@ package galecrest.server.loom;
 import galecrest.core.loom.LoomModule;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -20,8 +19,6 @@ record ModuleRequest(
         @NotBlank(message = "What is it called?") @Size(max = 80, message = "At most {max} letters.")
         String name,
 
-        @NotNull(message = "A control unit, a sensor or a consumer.")
-        @Pattern(regexp = "CONTROL_UNIT|SENSOR|CONSUMER", message = "A control unit, a sensor or a consumer.")
         String kind,
 
         @NotNull(message = "Undecided, keep, take out or replace.")
