@@ -1,6 +1,8 @@
 // @vitest-environment jsdom
 import { act, render, screen } from '@testing-library/react'
 import { MantineProvider } from '@mantine/core'
+import { useLayoutEffect } from 'react'
+import { createRoot } from 'react-dom/client'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { room } from './room'
 
@@ -32,6 +34,28 @@ describe('a room', () => {
     shown(Room)
     expect(screen.getByRole('heading').textContent).toBe('The hall')
     expect(load).toHaveBeenCalledTimes(1)
+  })
+
+  it('is drawn also where it comes just after its stand-in', async () => {
+    let arrive: (hall: typeof Hall) => void = () => {}
+    const Room = room(() => new Promise<typeof Hall>((resolve) => (arrive = resolve)))
+    void Room.begin()
+    // A layout effect runs before the room's own effect does, and what it begins comes to its end before that too.
+    const Neighbour = () => {
+      useLayoutEffect(() => arrive(Hall), [])
+      return null
+    }
+    vi.stubGlobal('IS_REACT_ACT_ENVIRONMENT', false)
+    const root = createRoot(document.body.appendChild(document.createElement('div')))
+    root.render(
+      <MantineProvider env="test">
+        <Neighbour />
+        <Room name="The hall" />
+      </MantineProvider>,
+    )
+    await vi.waitFor(() => expect(screen.getByRole('heading').textContent).toBe('The hall'))
+    root.unmount()
+    vi.unstubAllGlobals()
   })
 
   it('that is not there any more is asked for by the page anew, once', async () => {

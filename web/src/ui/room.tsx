@@ -38,11 +38,11 @@ export function room<P extends object>(load: () => Promise<ComponentType<P>>) {
     const [, setHere] = useState(here !== undefined)
     const [problem, setProblem] = useState<{ error: unknown }>()
     useEffect(() => {
-      if (!here)
-        begin().then(
-          () => setHere(true),
-          (error: unknown) => setProblem({ error }),
-        )
+      // Also where it is here by now: it may have come after this was drawn.
+      begin().then(
+        () => setHere(true),
+        (error: unknown) => setProblem({ error }),
+      )
     }, [])
     if (problem) throw problem.error
     const There = here
