@@ -65,6 +65,28 @@ public sealed interface Activity {
                     carAway);
         }
 
+        /** The same as if people had been told it otherwise. */
+        public JobActivity toldAs(Told other) {
+            return new JobActivity(
+                    build,
+                    onCar,
+                    wholeCar,
+                    oneGo,
+                    high,
+                    zone,
+                    zoneLimit,
+                    cure,
+                    cureHold,
+                    crews,
+                    stations,
+                    listedCrews,
+                    listedStations,
+                    exactly,
+                    other,
+                    never,
+                    carAway);
+        }
+
         /** How it claims its car while it is worked on, see {@link CarClaim}. */
         public int hold() {
             return wholeCar ? CarClaim.WHOLE_CAR : CarClaim.ON_CAR;

@@ -5,7 +5,7 @@ package galecrest.core.planner.problem;
  * whole of it, away with it, or a zone or all of it while something cures.
  */
 public final class CarClaim {
-    static final int ON_CAR = 0;
+    public static final int ON_CAR = 0;
     public static final int WHOLE_CAR = 1;
     public static final int AWAY = 2;
     public static final int CURING_ZONE = 3;
@@ -13,7 +13,7 @@ public final class CarClaim {
 
     private CarClaim() {}
 
-    static boolean curing(int hold) {
+    private static boolean curing(int hold) {
         return hold >= CURING_ZONE;
     }
 

@@ -18,14 +18,17 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Mends the plan that stands after an edit. What still can stay keeps its people and its start. What cannot (because of a
  * bound, of what it follows, of who is away, or because it is new) first takes the room that is left, by any crew, so that
  * nothing else moves at all. Where that harms a date, each of it is tried in its turn: it pushes away what stands there,
  * which in turn takes the room that is left or is tried likewise. That is kept only where the lateness and the margin that
- * it saves are worth what moves ({@link RepairCost}). Last it is tried with what follows the disturbed kept in its place
- * as long as that can be, and with somebody else taking over where somebody is missing. Deterministic: no luck is in it.
+ * it saves are worth what moves ({@link RepairCost}). It is also tried with what follows the disturbed kept in its place
+ * as long as that can be, and with somebody else taking over where somebody is missing. Ahead of all that, and where all
+ * that leaves a date late or moves many, a few are looked for that take one another's places ({@link EjectionChain}).
+ * Deterministic: no luck is in it.
  */
 public final class Repair {
     /** So many that are late are helped, each by trying so many that could make room. */
@@ -34,6 +37,10 @@ public final class Repair {
     private static final double ENOUGH = 2 * CriticalPath.WEEK;
     /** An hour, in slots: what waits less than that for people hardly waits. */
     private static final int HOUR = 12;
+    /** Places that are looked at for a chain of few moves at first, and where all else is no good. */
+    private static final long FIRST_LOOKS = 300_000;
+
+    private static final long MOST_LOOKS = 1_500_000;
 
     private final RepairAttempt attempt;
     private final SchedulingProblem problem;
@@ -60,12 +67,29 @@ public final class Repair {
     public static ElitePool.Member of(
             SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         Repair repair = new Repair(new RepairAttempt(problem, evaluator, plan, letGo, steps));
+        // Who asks what would help a car lets it go; its work is not to stay, so nothing makes room for that.
+        @Nullable EjectionChain chain = letGo.isEmpty() && repair.attempt.disturbs ? repair.chain(plan) : null;
+        boolean chained = chain != null && repair.moveBy(chain, FIRST_LOOKS);
         repair.improve();
         repair.againFrom(Displaced.SLIDES, false);
         repair.againFrom(Displaced.ANYBODY, false);
         repair.againFrom(Displaced.WAITS, true);
         repair.attempt.remake();
+        if (chain != null && !chained && repair.cost.isTooMuch(evaluator.schedule)) {
+            repair.moveBy(chain, MOST_LOOKS);
+            repair.attempt.remake();
+        }
         return repair.attempt.best;
+    }
+
+    private EjectionChain chain(Plan plan) {
+        return new EjectionChain(Unsettled.of(plan, problem, evaluator.schedule, attempt.ranks), urgency, cost);
+    }
+
+    /** Looks for a chain, and moves work by it where that costs less than the best so far. */
+    private boolean moveBy(EjectionChain chain, long looks) {
+        List<Timetable.Place> places = chain.find(looks);
+        return !places.isEmpty() && attempt.moves(places);
     }
 
     /** Begins once more, from all that cannot stay dealt with like that, and keeps what comes of it where it costs less. */

@@ -8,13 +8,16 @@ import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.search.Timetable.Place;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
 import galecrest.core.work.LinkId;
 import java.nio.ByteBuffer;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -54,6 +57,8 @@ final class RepairAttempt {
     boolean disturbs;
     /** What each setting that was tried costs: tried again it would cost the same. */
     private final Map<ByteBuffer, Double> tried = new HashMap<>();
+    /** What was set at first: all that cannot stay waits. */
+    private final Setting beginning;
 
     RepairAttempt(SchedulingProblem problem, Evaluator evaluator, Plan plan, Set<Integer> letGo, long steps) {
         this.problem = problem;
@@ -82,6 +87,7 @@ final class RepairAttempt {
         best = made(score);
         disturbs = disturbs();
         pinnedPeople();
+        beginning = setting();
     }
 
     /** Of what is newly pinned to a time, the people whose other work suffers least by it. */
@@ -244,6 +250,51 @@ final class RepairAttempt {
 
     private boolean disturbs() {
         return cost.harms(evaluator.schedule) || cost.othersMoved(evaluator.schedule) > 0;
+    }
+
+    /** Moves work to the places of a chain, and all else back to where it stood; kept where it costs less than the best so far. */
+    boolean moves(List<Place> places) {
+        Setting before = setting();
+        backTo(beginning);
+        reserved = true;
+        least = before.least();
+        steps = Math.max(steps, evaluator.steps() + 1);
+        List<Runnable> undo = new ArrayList<>();
+        places.forEach(place -> undo.add(move(place)));
+        tried.clear();
+        if (helps()) {
+            return true;
+        }
+        undo.forEach(Runnable::run);
+        tried.clear();
+        backTo(before);
+        return false;
+    }
+
+    /** What had a place has the other as if people had been told so; what is new or frozen comes no sooner than that. */
+    private Runnable move(Place place) {
+        int node = place.node();
+        Activity.JobActivity was = (Activity.JobActivity) problem.activities[node];
+        int slot = problem.told[node];
+        if (was.told() != null && !was.told().frozen()) {
+            Activity.Told other = new Activity.Told(place.start(), place.crew(), place.station(), false);
+            problem.activities[node] = was.toldAs(other);
+            problem.told[node] = place.start();
+            return () -> {
+                problem.activities[node] = was;
+                problem.told[node] = slot;
+            };
+        }
+        CrewMode[] crews = problem.crews[node];
+        int[] stations = problem.stations[node];
+        problem.crews[node] = new CrewMode[] {place.crew()};
+        problem.stations[node] = new int[] {place.station()};
+        problem.waits[node] = place.start();
+        return () -> {
+            problem.crews[node] = crews;
+            problem.stations[node] = stations;
+            problem.waits[node] = 0;
+        };
     }
 
     /** All that cannot stay dealt with like that, whatever was set before. */

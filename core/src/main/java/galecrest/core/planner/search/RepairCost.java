@@ -4,6 +4,7 @@ import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;
 import galecrest.core.planner.objective.Objective;
 import galecrest.core.planner.problem.Activity;
+import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.Schedule;
 import galecrest.core.work.CommitmentId;
@@ -11,6 +12,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a repair is judged by: lateness and lost margin against what moves, as one sum in weighted hours late at a
@@ -27,6 +29,10 @@ final class RepairCost {
     private static final double OTHER_CAR = 1;
     /** The same of a car that the edit disturbed anyway. */
     private static final double OWN_CAR = 0.2;
+    /** The same two in whole numbers. */
+    static final int WHOLE = 5;
+
+    private static final int OWN = 1;
     /** More where that is today or on the next day, which people have in their heads. */
     private static final double SOON = 1.5;
     /** Up to that it is a little move, which counts so much of a whole one: people begin when they are through. */
@@ -49,6 +55,10 @@ final class RepairCost {
     private final SchedulingProblem problem;
     private final Objective objective;
     private final double[] stoodMargin;
+    /** Of each node, the start and the crew as people were told; −1 and null where they were not. */
+    private final int[] told;
+
+    private final @Nullable CrewMode[] crews;
     /** Of each node, whether it is of the car that the edit is about, or cannot stay anyway. */
     private final boolean[] own;
 
@@ -72,11 +82,16 @@ final class RepairCost {
         for (int c = 0; c < stoodMargin.length; c++) {
             stoodMargin[c] = margins.getOrDefault(commitments.get(c).id(), 0.0);
         }
+        told = problem.told.clone();
+        crews = new CrewMode[problem.size];
         stood = new boolean[problem.size];
         own = new boolean[problem.size];
         Set<Integer> disturbed = new TreeSet<>();
         for (int node = 0; node < problem.size; node++) {
             stood[node] = standing.stood(node);
+            crews[node] = problem.activities[node] instanceof Activity.JobActivity job && job.told() != null
+                    ? job.told().crew()
+                    : null;
             if (!standing.stays(node) && problem.told[node] >= 0) {
                 disturbed.add(problem.network.build[node]);
             }
@@ -129,6 +144,21 @@ final class RepairCost {
         return !harmed(schedule).isEmpty();
     }
 
+    /** Whether more moves than an edit may impose, or a date is late, or later, by it. */
+    boolean isTooMuch(Schedule schedule) {
+        return othersMoved(schedule) > MOST_OTHERS || isLate(schedule);
+    }
+
+    private boolean isLate(Schedule schedule) {
+        for (int c = 0; c < stoodMargin.length; c++) {
+            double margin = objective.marginHours(c, schedule);
+            if (margin < 0 && margin < stoodMargin[c] - NOTICED_HOURS) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The builds with a date that has lost margin, or is late where somebody asked what would help. */
     Set<Integer> harmed(Schedule schedule) {
         Set<Integer> harmed = new TreeSet<>();
@@ -145,29 +175,31 @@ final class RepairCost {
     boolean[] moved(Schedule schedule) {
         boolean[] moved = new boolean[problem.size];
         for (int node = 0; node < problem.size; node++) {
-            moved[node] = !stood[node] || problem.told[node] >= 0 && moves(schedule, node);
+            moved[node] = !stood[node] || moves(schedule, node);
         }
         return moved;
     }
 
     private boolean moves(Schedule schedule, int node) {
-        int told = problem.told[node];
-        if (told < 0) {
-            return false;
-        }
-        if (!schedule.planned(node) || Math.abs(schedule.start[node] - told) > HOUR) {
-            return true;
-        }
-        return problem.activities[node] instanceof Activity.JobActivity job
-                && job.told() != null
-                && !job.told().crew().equals(schedule.crew[node]);
+        return told[node] >= 0 && (!schedule.planned(node) || moves(node, schedule.start[node], schedule.crew[node]));
+    }
+
+    /** Whether a start by a crew is another for people than the one they were told. */
+    boolean moves(int node, int start, @Nullable CrewMode crew) {
+        return told[node] >= 0
+                && (Math.abs(start - told[node]) > HOUR || crews[node] != null && !crews[node].equals(crew));
+    }
+
+    /** What it counts that a node moves, in parts of {@link #WHOLE}; nothing for what people were not told. */
+    int weight(int node) {
+        return told[node] < 0 ? 0 : own[node] ? OWN : WHOLE;
     }
 
     private boolean shifts(Schedule schedule, int node) {
-        return problem.told[node] >= 0 && schedule.start[node] != problem.told[node];
+        return told[node] >= 0 && schedule.start[node] != told[node];
     }
 
     private boolean isSoon(Schedule schedule, int node) {
-        return problem.told[node] < soon || schedule.planned(node) && schedule.start[node] < soon;
+        return told[node] < soon || schedule.planned(node) && schedule.start[node] < soon;
     }
 }
