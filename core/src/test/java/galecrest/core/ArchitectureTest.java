@@ -72,6 +72,7 @@ class ArchitectureTest {
             "planner.objective",
             "planner.result",
             "planner.search",
+            "planner.repair",
             "planner",
             "risk",
             "insight",

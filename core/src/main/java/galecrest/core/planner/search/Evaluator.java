@@ -33,7 +33,7 @@ public final class Evaluator {
     }
 
     /** Counts schedules that were made elsewhere, as in the backward half of a forward-backward pass. */
-    void count(int more) {
+    public void count(int more) {
         steps += more;
     }
 
@@ -56,7 +56,7 @@ public final class Evaluator {
     }
 
     /** Makes the schedule around what stays, see {@link SerialScheduler#generateAround}; its order is the schedule's own. */
-    Score makeAround(
+    public Score makeAround(
             int[] order, boolean[] choices, SerialScheduler.Displaced[] displaced, boolean[] atOnce, boolean reserved) {
         schedule.generateAround(order, choices, displaced, atOnce, reserved);
         steps++;
@@ -64,7 +64,7 @@ public final class Evaluator {
     }
 
     /** The schedule made last, as a member of a population. */
-    ElitePool.Member made(int[] order, boolean[] choices, Score score) {
+    public ElitePool.Member made(int[] order, boolean[] choices, Score score) {
         return new ElitePool.Member(order, choices, score, ElitePool.mark(schedule));
     }
 

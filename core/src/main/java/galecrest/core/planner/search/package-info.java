@@ -1,6 +1,6 @@
 /**
- * Improves schedules: first solutions, neighbours drawn where the critical chain waits, a tabu list, an elite pool, repair of
- * a list that no longer fits. Begin with {@link galecrest.core.planner.search.LocalSearch}.
+ * Improves schedules: first solutions, neighbours drawn where the critical chain waits, a tabu list, an elite pool. Begin
+ * with {@link galecrest.core.planner.search.LocalSearch}.
  */
 @NullMarked
 package galecrest.core.planner.search;

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;
@@ -8,7 +8,9 @@ import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.search.Timetable.Place;
+import galecrest.core.planner.repair.Timetable.Place;
+import galecrest.core.planner.search.ElitePool;
+import galecrest.core.planner.search.Evaluator;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
 import galecrest.core.work.LinkId;

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;
@@ -7,6 +7,8 @@ import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.search.ElitePool;
+import galecrest.core.planner.search.Evaluator;
 import galecrest.core.planner.sgs.SerialScheduler.Displaced;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.Score;

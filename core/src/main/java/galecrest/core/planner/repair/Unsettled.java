@@ -1,10 +1,10 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.plan.Plan;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.search.Timetable.Place;
-import galecrest.core.planner.search.Timetable.Times;
+import galecrest.core.planner.repair.Timetable.Place;
+import galecrest.core.planner.repair.Timetable.Times;
 import galecrest.core.planner.sgs.Schedule;
 import java.util.ArrayList;
 import java.util.List;

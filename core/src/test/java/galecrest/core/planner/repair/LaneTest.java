@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import static galecrest.core.plan.Shops.JobShape.needs;
 import static galecrest.core.plan.Shops.shop;

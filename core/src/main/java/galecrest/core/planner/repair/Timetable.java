@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.planner.calendar.WorkingWindows;
 import galecrest.core.planner.network.ActivityNetwork;

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.planner.calendar.WorkingWindows;
@@ -7,7 +7,7 @@ import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CrewMode;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.search.Timetable.Place;
+import galecrest.core.planner.repair.Timetable.Place;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

@@ -1,4 +1,4 @@
-package galecrest.core.planner.search;
+package galecrest.core.planner.repair;
 
 import static galecrest.core.plan.Shops.JobShape.needs;
 import static galecrest.core.plan.Shops.shop;
@@ -18,7 +18,8 @@ import galecrest.core.planner.Planner;
 import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.SchedulingProblem;
-import galecrest.core.planner.search.Timetable.Place;
+import galecrest.core.planner.repair.Timetable.Place;
+import galecrest.core.planner.search.Evaluator;
 import galecrest.core.work.Commitment;
 import java.time.LocalDate;
 import java.time.LocalTime;
