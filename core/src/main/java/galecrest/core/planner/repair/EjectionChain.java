@@ -39,6 +39,8 @@ final class EjectionChain {
     private static final int LATER = 5 * 288;
     /** So many slots at which a place may begin are looked at for one crew. */
     private static final int MOST_STARTS = 600;
+    /** To go on with a chain takes as long as so many looks at a place. */
+    private static final int LOOKS_A_STEP = 500;
     /** What finds room by itself is easy to move; what does not counts as so many that are. */
     private static final int EASY = 1;
 
@@ -115,7 +117,8 @@ final class EjectionChain {
     /**
      * The places of a chain; empty where none was found.
      *
-     * @param most looks at a place, counted over all calls; a later call goes on where the one before ended
+     * @param most looks at a place, counted over all calls; what else is done counts in these too. A later call goes on
+     *     where the one before ended
      */
     List<Place> find(long most) {
         while (!open.isEmpty() && looks < most) {
@@ -123,6 +126,7 @@ final class EjectionChain {
             if (next.unsettled().isEmpty()) {
                 return places(next);
             }
+            looks += LOOKS_A_STEP;
             goTo(next);
             next.unsettled().stream().findFirst().ifPresent(node -> goOn(next, node));
         }

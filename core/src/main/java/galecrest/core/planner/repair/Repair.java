@@ -40,9 +40,9 @@ public final class Repair {
     /** An hour, in slots: what waits less than that for people hardly waits. */
     private static final int HOUR = 12;
     /** Places that are looked at for a chain of few moves at first, and where all else is no good. */
-    private static final long FIRST_LOOKS = 300_000;
+    private static final long FIRST_LOOKS = 320_000;
 
-    private static final long MOST_LOOKS = 1_500_000;
+    private static final long MOST_LOOKS = 2_000_000;
 
     private final RepairAttempt attempt;
     private final SchedulingProblem problem;

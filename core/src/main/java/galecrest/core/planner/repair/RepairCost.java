@@ -144,19 +144,19 @@ final class RepairCost {
         return !harmed(schedule).isEmpty();
     }
 
-    /** Whether more moves than an edit may impose, or a date is late, or later, by it. */
+    /** Whether more moves than an edit may impose, or dates are later by more than a working week, weighted. */
     boolean isTooMuch(Schedule schedule) {
-        return othersMoved(schedule) > MOST_OTHERS || isLate(schedule);
+        return othersMoved(schedule) > MOST_OTHERS || later(schedule) > WEEK;
     }
 
-    private boolean isLate(Schedule schedule) {
+    /** By how many weighted hours dates are late that were not, or are later. */
+    private double later(Schedule schedule) {
+        double later = 0;
         for (int c = 0; c < stoodMargin.length; c++) {
-            double margin = objective.marginHours(c, schedule);
-            if (margin < 0 && margin < stoodMargin[c] - NOTICED_HOURS) {
-                return true;
-            }
+            double lost = Math.min(0, stoodMargin[c]) - objective.marginHours(c, schedule);
+            later += objective.weight(c) * Math.max(0, lost);
         }
-        return false;
+        return later;
     }
 
     /** The builds with a date that has lost margin, or is late where somebody asked what would help. */
