@@ -29,29 +29,36 @@ const Walkround = room(() => import('./walkround/Walkround').then((m) => m.Walkr
 const MyDay = room(() => import('./day/MyDay').then((m) => m.MyDay))
 const Welcome = room(() => import('./access/Welcome').then((m) => m.Welcome))
 
-const PAGES = {
-  '/c/*': CustomerPage,
-  '/welcome/*': Welcome,
-  '/wall/*': Wall,
+// What whoever has the link may open.
+const BY_LINK = {
+  '/c/:token': CustomerPage,
+  '/welcome/:token': Welcome,
+  '/wall/:token': Wall,
+}
+
+const ROOMS = {
   '/day': MyDay,
   '/walk': Walkround,
   '/runway': Runway,
-  '/rehearse/*': RehearsalRoom,
+  '/rehearse/:id?': RehearsalRoom,
   '/desk': DeskRoom,
-  '/build/*': BuildRoom,
-  '/gauges/*': GaugesRoom,
-  '/rollout/*': RollOutRoom,
-  '/events/*': EventsRoom,
-  '/ledger/*': LedgerRoom,
-  '/shop/*': ShopRoom,
+  '/build/:id?': BuildRoom,
+  '/gauges/:id?/:gauge?': GaugesRoom,
+  '/rollout/:id?/:at?': RollOutRoom,
+  '/events/:id?': EventsRoom,
+  '/ledger/:id?': LedgerRoom,
+  '/shop/:tab?': ShopRoom,
 }
 
 /** What will be drawn at a path is fetched beside what is drawn in it. */
 function useBegun(path: string) {
   useEffect(() => {
-    const page = Object.entries(PAGES).find(([pattern]) => matchPath(pattern, path))?.[1]
+    const pages = Object.entries({ ...BY_LINK, ...ROOMS })
     // Where it fails, the room itself says so once it is gone to.
-    page?.begin().catch(() => undefined)
+    pages
+      .find(([pattern]) => matchPath(pattern, path))?.[1]
+      .begin()
+      .catch(() => undefined)
   }, [path])
 }
 
@@ -62,9 +69,9 @@ export function App() {
     <>
       <AwayBanner />
       <Routes>
-        <Route path="/c/:token" element={<CustomerPage />} />
-        <Route path="/welcome/:token" element={<Welcome />} />
-        <Route path="/wall/:token" element={<Wall />} />
+        {Object.entries(BY_LINK).map(([path, Page]) => (
+          <Route key={path} path={path} element={<Page />} />
+        ))}
         <Route path="*" element={<Shop />} />
       </Routes>
     </>
@@ -97,17 +104,9 @@ function Rooms({ account }: { account: Schemas['Account'] }) {
     <BoardContext value={board.data}>
       <Frame account={account} onOffer={(change) => <OfferLine change={change} />} tools={<CallButton />}>
         <Routes>
-          <Route path="/day" element={<MyDay account={account} />} />
-          <Route path="/walk" element={<Walkround account={account} />} />
-          <Route path="/runway" element={<Runway account={account} />} />
-          <Route path="/rehearse/:id?" element={<RehearsalRoom account={account} />} />
-          <Route path="/desk" element={<DeskRoom account={account} />} />
-          <Route path="/build/:id?" element={<BuildRoom account={account} />} />
-          <Route path="/gauges/:id?/:gauge?" element={<GaugesRoom account={account} />} />
-          <Route path="/rollout/:id?/:at?" element={<RollOutRoom account={account} />} />
-          <Route path="/events/:id?" element={<EventsRoom account={account} />} />
-          <Route path="/ledger/:id?" element={<LedgerRoom account={account} />} />
-          <Route path="/shop/:tab?" element={<ShopRoom account={account} />} />
+          {Object.entries(ROOMS).map(([path, Room]) => (
+            <Route key={path} path={path} element={<Room account={account} />} />
+          ))}
           <Route path="*" element={<Navigate to={first} replace />} />
         </Routes>
       </Frame>

@@ -16,11 +16,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
@@ -54,7 +52,6 @@ final class Browser implements AutoCloseable {
     /** As in the web client. */
     private static final long LOOKS_MILLIS = 8_000;
 
-    private static final long SPREAD_MILLIS = 3_000;
     private static final long THOUGHTS_MILLIS = 4_000;
 
     private final String address;
@@ -73,8 +70,8 @@ final class Browser implements AutoCloseable {
     private final AtomicBoolean asking = new AtomicBoolean();
     private volatile boolean closed;
     private volatile boolean heals;
-    private final Lists lists = new Lists();
-    private final Lists thoughts = new Lists();
+    private final Lookups lists = new Lookups(ASKERS, this::lookUp);
+    private final Lookups thoughts = new Lookups(ASKERS, this::lookUp);
     private volatile JsonNode board;
     private volatile String edition = "";
     private volatile Stream<String> stream;
@@ -223,46 +220,9 @@ final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** Lists that are asked for at once, and then once in so long, as the web client does. */
-    private final class Lists {
-        private volatile List<String> paths = List.of();
-        private long every;
-        private long last;
-        private boolean waiting;
-        private final AtomicLong asked = new AtomicLong();
-
-        void set(List<String> some, long millis) {
-            paths = some;
-            every = millis;
-        }
-
-        synchronized void wanted() {
-            if (paths.isEmpty() || waiting || closed) {
-                return;
-            }
-            waiting = true;
-            long wait = Math.max(0, last + every - System.currentTimeMillis())
-                    + ThreadLocalRandom.current().nextLong(SPREAD_MILLIS);
-            CompletableFuture.delayedExecutor(wait, TimeUnit.MILLISECONDS, ASKERS)
-                    .execute(this::ask);
-        }
-
-        private void ask() {
-            synchronized (this) {
-                waiting = false;
-                last = System.currentTimeMillis();
-            }
-            for (String path : paths) {
-                try {
-                    send(request(path).GET().build());
-                    asked.incrementAndGet();
-                } catch (IOException failed) {
-                    // It is counted where it is sent.
-                } catch (InterruptedException stopped) {
-                    Thread.currentThread().interrupt();
-                    return;
-                }
-            }
+    private void lookUp(String path) throws IOException, InterruptedException {
+        if (!closed) {
+            send(request(path).GET().build());
         }
     }
 
