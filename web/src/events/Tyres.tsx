@@ -17,6 +17,7 @@ import layout from '../ui/layout.module.css'
 import { TakeIn } from '../ui/TakeIn'
 import { useLine } from '../ui/useLine'
 import css from './events.module.css'
+import { DayField } from '../ui/MomentField'
 
 /** A set is as good as dead after so many heat cycles. */
 const LIFE = 12
@@ -248,13 +249,14 @@ function AddSet({ build }: { build: string }) {
           w={110}
         />
       )}
-      <TextInput
+      <DayField
         size="xs"
-        type="date"
         aria-label="Made on"
         title="made on"
+        placeholder="made on"
+        w={130}
         value={madeOn}
-        onChange={(e) => setMadeOn(e.currentTarget.value)}
+        onChange={setMadeOn}
       />
       <Button type="submit" size="xs" variant="default" loading={line.busy} disabled={!line.text.trim()}>
         Add a set

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readMoment, sayMoment } from './moment'
+import { readDay, readMoment, sayDay, sayMoment } from './moment'
 import { instantOf, localOf } from './time'
 
 const ZONE = 'Europe/Berlin'
@@ -80,5 +80,34 @@ describe('a moment as it is typed', () => {
     expect(sayMoment('2027-12-04T14:00', NOW, ZONE)).toBe('Sat 4 Dec 2027 14:00')
     expect(sayMoment('2026-03-02T14:00', NOW, ZONE)).toBe('Mon 2 Mar 2026 14:00')
     expect(sayMoment('', NOW, ZONE)).toBe('')
+  })
+})
+
+describe('a day as it is typed', () => {
+  const day = (text: string) => readDay(text, NOW, ZONE)
+
+  it.each([
+    ['2026-12-04', '2026-12-04'],
+    ['today', '2026-11-25'],
+    ['Tomorrow', '2026-11-26'],
+    // Wednesday is today: a whole day is not past before it is over.
+    ['wed', '2026-11-25'],
+    ['fri', '2026-11-27'],
+    ['4 Dec', '2026-12-04'],
+    ['31 Dec 2029', '2029-12-31'],
+    ['+2 days', '2026-11-27'],
+    ['in 1 week', '2026-12-02'],
+  ])('"%s" is %s', (text, is) => expect(day(text)).toBe(is))
+
+  it.each(['', 'soon', '14:00', '4 Dec 14:00', '+3 h', '31 Nov', '2026-02-29'])('"%s" is none', (text) =>
+    expect(day(text)).toBeUndefined(),
+  )
+
+  it('is read again as it is said, whichever day it is', () => {
+    for (let ahead = -60; ahead < 900; ahead += 7) {
+      const date = new Date(Date.UTC(2026, 10, 25 + ahead)).toISOString().slice(0, 10)
+      expect(day(sayDay(date, NOW, ZONE))).toBe(date)
+    }
+    expect(sayDay('', NOW, ZONE)).toBe('')
   })
 })

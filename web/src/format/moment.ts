@@ -45,13 +45,35 @@ export function readMoment(text: string, now: string, zone: string, before?: str
   return today > localOf(now, zone) ? today : `${key(plus(parse(dayKey(now, zone)), 1))}T${time}`
 }
 
+/** What to say where a text is no day. */
+export const DAY_HINT = 'Try "Fri", "4 Dec", "tomorrow" or "+2 days".'
+
+/** The day that a text means, as "2026-12-04"; a day of the week is today or the next one. Undefined where it is none. */
+export function readDay(text: string, now: string, zone: string): string | undefined {
+  const said = text.trim().toLowerCase().replace(/\s+/g, ' ')
+  const later = /^(?:in |\+ ?)(\d{1,4}) ?(d|days?|w|weeks?)$/.exec(said)
+  if (later) return ahead(Number(later[1]), later[2]![0]!, now, zone).slice(0, 10)
+  const { date, rest } = leadingDay(said, dayKey(now, zone))
+  if (date === undefined || date === '' || rest.trim()) return undefined
+  return date instanceof Date ? key(date) : nextWeekday(date, '23:59', now, zone).slice(0, 10)
+}
+
+/** "Fri 4 Dec", with the year where it would be taken for another. */
+export function sayDay(local: string, now: string, zone: string): string {
+  const at = instantOf(`${local}T${NOON}`, zone)
+  return at ? `${day(at, zone)}${year(local, now, zone)}` : ''
+}
+
 /** "Fri 4 Dec 14:00", with the year where the date alone would be taken for another. */
 export function sayMoment(local: string, now: string, zone: string): string {
   const at = instantOf(local, zone)
-  if (!at) return ''
+  return at ? `${day(at, zone)}${year(local, now, zone)} ${clock(at, zone)}` : ''
+}
+
+function year(local: string, now: string, zone: string): string {
   const date = parse(local.slice(0, 10))
   const obvious = key(inYear(date.getUTCDate(), date.getUTCMonth(), parse(dayKey(now, zone)))!) === key(date)
-  return `${day(at, zone)}${obvious ? '' : ` ${date.getUTCFullYear()}`} ${clock(at, zone)}`
+  return obvious ? '' : ` ${date.getUTCFullYear()}`
 }
 
 const parse = (of: string) => new Date(`${of}T00:00Z`)

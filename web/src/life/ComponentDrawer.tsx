@@ -7,6 +7,7 @@ import { useSend } from '../api/send'
 import { day } from '../format/time'
 import layout from '../ui/layout.module.css'
 import css from './life.module.css'
+import { DayField } from '../ui/MomentField'
 
 interface Props {
   car: string
@@ -94,12 +95,12 @@ function Form({ car, component, changes, onClose }: Props) {
             error={errors.identity}
             onChange={(e) => setIdentity(e.currentTarget.value)}
           />
-          <TextInput
-            type="date"
+          <DayField
             label="Last day it may be used"
+            placeholder="31 Dec 2027"
             value={expires}
             error={errors.expires}
-            onChange={(e) => setExpires(e.currentTarget.value)}
+            onChange={setExpires}
           />
           <Checkbox
             label="Safety gear: nobody drives with it once it has run out"

@@ -1,4 +1,5 @@
 import { ActionIcon, Button, Group, TextInput } from '@mantine/core'
+import { DayField } from '../ui/MomentField'
 
 export interface ClosureRow {
   from: string
@@ -22,19 +23,19 @@ export function Closures({ closures, errors, today, onChange }: Props) {
       {closures.map((c, i) => (
         <div key={i}>
           <Group gap={6} mt={4} wrap="nowrap">
-            <TextInput
+            <DayField
               size="xs"
-              type="date"
               aria-label="Shut from"
+              placeholder="first day"
               value={c.from}
-              onChange={(e) => put(i, { from: e.currentTarget.value })}
+              onChange={(day) => put(i, { from: day })}
             />
-            <TextInput
+            <DayField
               size="xs"
-              type="date"
               aria-label="Shut to"
+              placeholder="last day"
               value={c.to}
-              onChange={(e) => put(i, { to: e.currentTarget.value })}
+              onChange={(day) => put(i, { to: day })}
             />
             <TextInput
               size="xs"

@@ -100,7 +100,7 @@ describe('people', () => {
     people()
     await userEvent.click(screen.getByRole('button', { name: 'Leave or extra shift for Bo' }))
     const form = within(await screen.findByRole('dialog'))
-    expect(form.getByLabelText<HTMLInputElement>('First day').value).toBe('2026-11-25')
+    expect(form.getByLabelText<HTMLInputElement>('First day').value).toBe('Wed 25 Nov')
     await userEvent.type(form.getByLabelText('From (empty: all day)'), '13:00')
     await userEvent.type(form.getByLabelText('Note'), 'dentist')
     await userEvent.click(form.getByRole('button', { name: 'Save' }))

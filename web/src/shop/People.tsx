@@ -10,6 +10,7 @@ import { word } from '../format/words'
 import { Hours, hoursOf, saidHours } from './Hours'
 import layout from '../ui/layout.module.css'
 import css from './shop.module.css'
+import { DayField } from '../ui/MomentField'
 
 /** The people: what they can do, when they are in, who is away. */
 export function People({ changes }: { changes: boolean }) {
@@ -268,8 +269,8 @@ function LeaveForm({ person, onClose }: { person: Person; onClose: () => void })
           {...form.getInputProps('kind')}
         />
         <Group grow mt={8} align="start">
-          <TextInput label="First day" type="date" {...form.getInputProps('from')} />
-          <TextInput label="Last day" type="date" {...form.getInputProps('to')} />
+          <DayField label="First day" {...form.getInputProps('from')} />
+          <DayField label="Last day" {...form.getInputProps('to')} />
         </Group>
         <Group grow mt={8} align="start">
           <TextInput label="From (empty: all day)" type="time" {...form.getInputProps('start')} />

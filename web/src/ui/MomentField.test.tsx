@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { boardWith, inRoom } from '../testing/room'
-import { MomentField } from './MomentField'
+import { DayField, MomentField } from './MomentField'
 
 let sent: string[]
 
@@ -69,5 +69,47 @@ describe('a date and time', () => {
     expect(due().value).toBe('Mon 30 Nov 14:15')
     await save()
     expect(sent).toEqual(['2026-11-30T14:15'])
+  })
+})
+
+function DayForm() {
+  const [last, setLast] = useState('2029-12-31')
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (e.currentTarget.checkValidity()) sent.push(last)
+      }}
+    >
+      <DayField label="Last day" value={last} onChange={setLast} />
+      <button type="submit">Save</button>
+    </form>
+  )
+}
+
+describe('a day', () => {
+  const last = () => screen.getByLabelText<HTMLInputElement>('Last day')
+
+  it('is said without a time, typed or picked', async () => {
+    sent = []
+    inRoom(<DayForm />, boardWith())
+    expect(last().value).toBe('Mon 31 Dec 2029')
+    await userEvent.clear(last())
+    await userEvent.type(last(), 'fri{Enter}')
+    expect(last().value).toBe('Fri 27 Nov')
+    await userEvent.click(screen.getByRole('button', { name: 'Pick a day' }))
+    await userEvent.click(await screen.findByRole('button', { name: /^30 November 2026/ }))
+    await save()
+    expect(sent).toEqual(['2026-11-27', '2026-11-30'])
+  })
+
+  it('is no time of day', async () => {
+    sent = []
+    inRoom(<DayForm />, boardWith())
+    await userEvent.clear(last())
+    await userEvent.type(last(), '14:00')
+    await save()
+    expect(screen.getByText(/Try "Fri", "4 Dec"/)).toBeTruthy()
+    expect(sent).toEqual([])
   })
 })
