@@ -128,7 +128,7 @@ final class EjectionChain {
             }
             looks += LOOKS_A_STEP;
             goTo(next);
-            next.unsettled().stream().findFirst().ifPresent(node -> goOn(next, node));
+            goOn(next, next.unsettled().get(0));
         }
         return List.of();
     }
