@@ -22,7 +22,7 @@ export function Closures({ closures, errors, today, onChange }: Props) {
     <div>
       {closures.map((c, i) => (
         <div key={i}>
-          <Group gap={6} mt={4} wrap="nowrap">
+          <Group gap={6} mt={4} wrap="nowrap" align="start">
             <DayField
               size="xs"
               aria-label="Shut from"

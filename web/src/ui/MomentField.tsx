@@ -80,7 +80,16 @@ function Typed({ kind, value = '', onChange, error, ...rest }: Props & { kind: K
     if (date) take(kind.ofDay(date, value))
   }
   return (
-    <Popover opened={picking} onChange={setPicking} position="bottom-end" trapFocus returnFocus withinPortal>
+    <Popover
+      opened={picking}
+      onChange={setPicking}
+      position="bottom-end"
+      trapFocus
+      returnFocus
+      withinPortal
+      // A field of text does not open; its button does.
+      withRoles={false}
+    >
       <Popover.Target>
         <TextInput
           autoComplete="off"
@@ -109,6 +118,8 @@ function Typed({ kind, value = '', onChange, error, ...rest }: Props & { kind: K
               color="gray"
               tabIndex={-1}
               aria-label="Pick a day"
+              aria-haspopup="dialog"
+              aria-expanded={picking}
               disabled={rest.disabled}
               onClick={() => setPicking((p) => !p)}
             >

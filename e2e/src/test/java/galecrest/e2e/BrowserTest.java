@@ -103,6 +103,11 @@ abstract class BrowserTest {
                 .newPage();
     }
 
+    /** Goes to a page of the shop, and waits until it also hears what others do: what is told before that is not shown. */
+    void visit(Page page, String path) {
+        page.waitForResponse(r -> r.url().endsWith("/api/live"), () -> page.navigate(address(path)));
+    }
+
     Page signIn(String username, int width, int height, ColorScheme colours) {
         Page page = window(width, height, colours);
         page.navigate(address("/"));

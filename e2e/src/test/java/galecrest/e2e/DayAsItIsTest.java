@@ -14,7 +14,7 @@ class DayAsItIsTest extends BrowserTest {
     private static final String LINE = "Write down a job, a hold, what is done or what was found";
 
     private void pick(Page page, String number) {
-        page.navigate(address("/walk"));
+        visit(page, "/walk");
         page.locator("button.stand[aria-label^='" + number + " ']").first().click();
     }
 

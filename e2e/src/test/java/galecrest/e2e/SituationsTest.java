@@ -20,7 +20,7 @@ class SituationsTest extends BrowserTest {
     }
 
     private void pick(Page page, String number) {
-        page.navigate(address("/walk"));
+        visit(page, "/walk");
         page.locator("button.stand[aria-label^='" + number + " ']").first().click();
     }
 
