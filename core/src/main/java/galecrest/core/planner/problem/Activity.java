@@ -45,28 +45,15 @@ public sealed interface Activity {
             implements Activity {
         /** The same job bound to no instant. */
         public JobActivity free() {
-            return new JobActivity(
-                    build,
-                    onCar,
-                    wholeCar,
-                    oneGo,
-                    high,
-                    zone,
-                    zoneLimit,
-                    cure,
-                    cureHold,
-                    crews,
-                    stations,
-                    listedCrews,
-                    listedStations,
-                    null,
-                    null,
-                    never,
-                    carAway);
+            return bound(null, null);
         }
 
         /** The same as if people had been told it otherwise. */
         public JobActivity toldAs(Told other) {
+            return bound(exactly, other);
+        }
+
+        private JobActivity bound(@Nullable Exactly pinned, @Nullable Told to) {
             return new JobActivity(
                     build,
                     onCar,
@@ -81,8 +68,8 @@ public sealed interface Activity {
                     stations,
                     listedCrews,
                     listedStations,
-                    exactly,
-                    other,
+                    pinned,
+                    to,
                     never,
                     carAway);
         }

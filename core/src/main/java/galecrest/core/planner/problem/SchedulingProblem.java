@@ -40,9 +40,10 @@ public final class SchedulingProblem {
     public final int[] boundSlot;
 
     public final int[] boundIndex;
-    /** The slot that people were told the node starts at; −1 where they were not, or it has passed. */
+    /** The slot that people were told the node starts at; −1 where they were not, or it has passed. A repair that moves it
+     * sets it anew. */
     public final int[] told;
-    /** The slot before which a node of a replayed plan does not start, though it could; 0 for none. */
+    /** The slot before which a node of a replayed or mended plan does not start, though it could; 0 for none. */
     public final int[] waits;
     /** Of each at-risk link, by its number: slots of work to be done again once its risk is known; 0 for none. */
     public final int[] rework;

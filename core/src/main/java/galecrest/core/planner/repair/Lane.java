@@ -7,7 +7,7 @@ import java.util.Arrays;
  * end so far, so that what overlaps a stretch is found without looking at all.
  */
 final class Lane {
-    /** What of a car's claim is no claim on a car. */
+    /** Where a claim has no such node or station. */
     static final int NONE = -1;
 
     /**

@@ -27,12 +27,11 @@ final class RepairCost {
     private static final double WEEK = 40;
     /** A job of another car that goes to somebody else or by more than an hour to another time. */
     private static final double OTHER_CAR = 1;
-    /** The same of a car that the edit disturbed anyway. */
-    private static final double OWN_CAR = 0.2;
-    /** The same two in whole numbers. */
+    /** The same in parts, where sums are to be whole numbers; and that of a car that the edit disturbed anyway. */
     static final int WHOLE = 5;
 
     private static final int OWN = 1;
+    private static final double OWN_CAR = OTHER_CAR * OWN / WHOLE;
     /** More where that is today or on the next day, which people have in their heads. */
     private static final double SOON = 1.5;
     /** Up to that it is a little move, which counts so much of a whole one: people begin when they are through. */
