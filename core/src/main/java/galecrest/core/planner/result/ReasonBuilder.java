@@ -2,6 +2,7 @@ package galecrest.core.planner.result;
 
 import galecrest.core.people.PersonId;
 import galecrest.core.plan.Because;
+import galecrest.core.plan.Plan;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.problem.Activity;
 import galecrest.core.planner.problem.CarClaim;
@@ -14,8 +15,10 @@ import galecrest.core.work.Outwork;
 import galecrest.core.work.Pin;
 import galecrest.core.work.PinId;
 import galecrest.core.work.Work;
+import galecrest.core.work.WorkId;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Makes a {@link Because} of the numbers that a schedule keeps of what bound a start. */
@@ -23,11 +26,13 @@ public final class ReasonBuilder {
     private final SchedulingProblem problem;
     private final Schedule schedule;
     private final PersonAssignment people;
+    private final Map<WorkId, Plan.Placed> published;
 
     ReasonBuilder(Schedule schedule, PersonAssignment people) {
         this.problem = schedule.problem;
         this.schedule = schedule;
         this.people = people;
+        published = problem.network.shop.published().map(Plan::byWork).orElse(Map.of());
     }
 
     Because of(int node) {
@@ -64,9 +69,20 @@ public final class ReasonBuilder {
                         .orElseThrow()
                         .from());
             case PINNED -> new Because.Pinned(exactPin(node));
-            case TOLD -> new Because.Told();
+            case TOLD -> told(node);
             default -> new Because.Nothing();
         };
+    }
+
+    /**
+     * It could start sooner, but the plan has it then. What a repair gave another place than people were told waits for
+     * whoever is busy until then.
+     */
+    private Because told(int node) {
+        Plan.Placed said = published.get(problem.network.works.get(node).id());
+        boolean stands = said != null && problem.grid.atOrAfter(said.start()) == schedule.start[node];
+        Because otherwise = said == null ? new Because.Nothing() : new Because.Told();
+        return stands ? otherwise : new JustBefore(schedule, people).of(node).orElse(otherwise);
     }
 
     private Work work(BindingConstraint cause) {

@@ -112,6 +112,8 @@ public final class SerialScheduler extends Schedule {
                 continue;
             }
             jobs.displaced = follows ? Displaced.WAITS : displaced[node];
+            // Only a job can be lost; what else there is would be placed twice if it went by the job before it.
+            jobs.lost = false;
             place(node);
             jobs.displaced = Displaced.ANYBODY;
             waits[node] = jobs.lost && (follows || displaced[node] == Displaced.WAITS);
@@ -196,13 +198,13 @@ public final class SerialScheduler extends Schedule {
         station[node] = -1;
         window.open();
         window.notBefore(problem.boundSlot[node], BindingConstraint.Kind.BOUND, problem.boundIndex[node]);
-        window.notBefore(problem.waits[node], BindingConstraint.Kind.TOLD, -1);
         ActivityNetwork.Arc[] arcs = problem.before[node];
         for (int i = 0; i < arcs.length; i++) {
             if (!follow(node, arcs[i], i)) {
                 return;
             }
         }
+        window.notBefore(problem.waits[node], BindingConstraint.Kind.TOLD, -1);
         Activity activity = problem.activities[node];
         if (activity instanceof Activity.JobActivity job) {
             jobs.place(node, job);

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import galecrest.core.audit.PlanAudit;
 import galecrest.core.build.BuildId;
+import galecrest.core.build.Gate;
+import galecrest.core.people.Level;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
@@ -17,18 +19,29 @@ import galecrest.core.planner.calendar.TimeGrid;
 import galecrest.core.planner.network.ActivityNetwork;
 import galecrest.core.planner.network.CriticalPath;
 import galecrest.core.planner.problem.SchedulingProblem;
+import galecrest.core.planner.search.Evaluator;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.time.Arrival;
+import galecrest.core.time.Minutes;
+import galecrest.core.work.CrewPlace;
+import galecrest.core.work.Pin;
+import galecrest.core.work.PinId;
+import galecrest.core.work.RunningIn;
+import galecrest.core.work.Status;
+import galecrest.core.work.Work;
 import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** Where something slips and no date is in danger, only what hangs on it is told otherwise. */
 class RepairTest {
+    private static final WorkId DRIVES = new WorkId("drives");
+
     private static Shops twoCars(int arrivesOnDay) {
         Shops shops = shop().person("ada", "fit");
         shops.part("flange", shops.instant(arrivesOnDay, 8, 0), 0)
@@ -55,6 +68,52 @@ class RepairTest {
                 .sorted()
                 .toList();
         assertThat(moved).containsExactly("exhaust", "load");
+    }
+
+    /** So do drives of another, though what comes before them in the order has just lost its place to a pin. */
+    @Test
+    void soDoDrivesThatComeNext() {
+        Shops shops = shop().person("ada", "fit").person("bo", "drive");
+        shops.job("brakes", "second", 480, "fit")
+                .job("wash", "first", 60, "fit")
+                .due("second done", "second", shops.instant(0, 16, 0));
+        ShopSnapshot before = withDrives(shops);
+        Plan told = Planner.plan(before, PlanOptions.interactive(before));
+        assertThat(told.byWork().get(new WorkId("brakes")).start()).isEqualTo(shops.instant(0, 8, 0));
+        shops.pin(new Pin.Exactly(new PinId("pin"), new WorkId("wash"), shops.instant(0, 14, 0)));
+        ShopSnapshot after = withDrives(shops).withPublished(told);
+        SchedulingProblem problem = new SchedulingProblem(
+                new ActivityNetwork(after, new TimeGrid(after.now(), after.zone(), PlanOptions.HORIZON)));
+        Evaluator evaluator = new Evaluator(problem);
+        new RepairAttempt(problem, evaluator, told, Set.of(), 1);
+        int drives = IntStream.range(0, problem.size)
+                .filter(node -> problem.network.works.get(node).id().equals(DRIVES))
+                .findFirst()
+                .orElseThrow();
+        assertThat(problem.grid.instant(evaluator.schedule.start[drives]))
+                .isEqualTo(told.byWork().get(DRIVES).start());
+    }
+
+    private static ShopSnapshot withDrives(Shops shops) {
+        ShopSnapshot shop = shops.snapshot();
+        List<Work> works = new ArrayList<>(shop.works());
+        works.add(new RunningIn(
+                DRIVES,
+                new BuildId("first"),
+                "Run in",
+                300,
+                0,
+                150,
+                Minutes.of(90),
+                new CrewPlace("drive", Level.ABLE),
+                true,
+                Gate.TEST,
+                true,
+                Status.TODO,
+                Optional.of(shops.instant(0, 9, 0)),
+                Optional.empty(),
+                Optional.empty()));
+        return shop.withWorks(works);
     }
 
     /** The same by the order alone: what cannot stay, and what follows it, comes after all that can. */

@@ -6,6 +6,7 @@ import galecrest.core.build.BuildId;
 import galecrest.core.parts.PartId;
 import galecrest.core.parts.PartLine;
 import galecrest.core.people.Person;
+import galecrest.core.people.PersonId;
 import galecrest.core.people.ShiftChange;
 import galecrest.core.plan.Because;
 import galecrest.core.plan.Plan;
@@ -29,10 +30,12 @@ import galecrest.core.work.WorkId;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -50,7 +53,29 @@ class ReasonsHoldTest {
     void everyReasonIsTrue(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         ShopSnapshot some = RandomShops.shop(seed, 10 + (int) (seed % 30));
         begin(seed % 2 == 0 ? some : RandomDates.withOutings(some, seed).withCrewsAway());
-        Plan plan = Planner.plan(shop, PlanOptions.interactive(shop).withSteps(20));
+        allHold(Planner.plan(shop, PlanOptions.interactive(shop).withSteps(20)));
+    }
+
+    /** Somebody stays away for a morning, so work takes places that nobody was told of. */
+    @Property(tries = 150)
+    void soIsEveryReasonOfAMendedPlan(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        ShopSnapshot some = RandomShops.shop(seed, 20 + (int) (seed % 30));
+        Plan told = Planner.plan(some, PlanOptions.interactive(some).withSteps(20));
+        begin(without(some.withPublished(told), new Random(seed)));
+        allHold(Planner.plan(shop, PlanOptions.interactive(shop)));
+    }
+
+    private static ShopSnapshot without(ShopSnapshot shop, Random random) {
+        PersonId away = shop.people().get(random.nextInt(shop.people().size())).id();
+        LocalDate day = LocalDate.ofInstant(shop.now(), shop.zone()).plusDays(random.nextInt(4));
+        ShiftChange morning =
+                new ShiftChange(ShiftChange.Kind.LEAVE, day, day, LocalTime.MIDNIGHT, LocalTime.of(13, 0), "");
+        return shop.withPeople(shop.people().stream()
+                .map(p -> p.id().equals(away) ? p.with(morning) : p)
+                .toList());
+    }
+
+    private void allHold(Plan plan) {
         placed = plan.byWork();
         for (Plan.Placed p : plan.placed()) {
             assertThat(holds(works.get(p.work()), p))
