@@ -46,12 +46,13 @@ describe('live news', () => {
   const listening = () => {
     const heard: string[] = []
     const hook = renderHook(() => {
-      useLive(
-        (change) => heard.push(`${change.actor} ${change.summary}`),
-        () => heard.push('back'),
-        () => heard.push('thought'),
-        (pushed) => heard.push(`news since ${pushed.since}`),
-      )
+      useLive({
+        onChange: (change) => heard.push(`${change.actor} ${change.summary}`),
+        onOpened: (change) => heard.push(`opened at ${change}`),
+        onBack: () => heard.push('back'),
+        onThought: () => heard.push('thought'),
+        onNews: (pushed) => heard.push(`news since ${pushed.since}`),
+      })
       return useAway()?.what
     })
     return { heard, ...hook }
@@ -65,6 +66,14 @@ describe('live news', () => {
     stream(0).say('thought')
     expect(heard).toEqual(['Mara pinned Load', 'news since e1', 'thought'])
     expect(result.current).toBeUndefined()
+  })
+
+  it('say at first which change was the last before them, and after a loss that anything may be missing', () => {
+    const { heard } = listening()
+    stream(0).say('hello', { change: 7 })
+    stream(0).lose(false)
+    stream(0).say('hello', { change: 9 })
+    expect(heard).toEqual(['opened at 7', 'back'])
   })
 
   it('say that the database is away, and when it is back', () => {

@@ -24,22 +24,27 @@ const RETRY_MILLIS = 1_000
 /** The server gives a sign of life every five seconds; one that gave none for so long is lost. */
 const SILENT_MILLIS = 20_000
 
+const read = <T>(event: Event) => JSON.parse((event as MessageEvent<string>).data) as T
+
+/** What is done with what is heard. */
+export interface Listener {
+  /** Somebody changed something. */
+  onChange: (change: LiveChange) => void
+  /** The stream is open; that was the last change before it. One that came after the page was read is not told again. */
+  onOpened: (change: number) => void
+  /** The server, or its database, is back: anything may have been missed. */
+  onBack: () => void
+  /** Long thinking is further, or at its end. */
+  onThought: () => void
+  /** The board has changed, and this is what is new on it. */
+  onNews: (pushed: PushedNews) => void
+}
+
 /** Listens to changes, and to whether the server and its database are there; heals by itself. */
-export function useLive(
-  onChange: (change: LiveChange) => void,
-  onBack: () => void,
-  onThought: () => void,
-  onNews: (pushed: PushedNews) => void,
-) {
-  const change = useRef(onChange)
-  const back = useRef(onBack)
-  const thought = useRef(onThought)
-  const news = useRef(onNews)
+export function useLive(listener: Listener) {
+  const now = useRef(listener)
   useEffect(() => {
-    change.current = onChange
-    back.current = onBack
-    thought.current = onThought
-    news.current = onNews
+    now.current = listener
   })
   useEffect(() => {
     let source: EventSource | undefined
@@ -67,10 +72,12 @@ export function useLive(
     const open = () => {
       source = new EventSource('/api/live')
       heard()
-      source.addEventListener('hello', () => {
+      source.addEventListener('hello', (event) => {
         heard()
         isBack('stream')
-        if (lost) back.current()
+        const { change } = read<{ change?: number }>(event)
+        if (lost) now.current.onBack()
+        else if (change !== undefined) now.current.onOpened(change)
         lost = false
       })
       source.addEventListener('away', () => {
@@ -79,13 +86,9 @@ export function useLive(
         isAway('database', 'stream')
       })
       source.addEventListener('beat', heard)
-      source.addEventListener('change', (event) =>
-        change.current(JSON.parse((event as MessageEvent<string>).data) as LiveChange),
-      )
-      source.addEventListener('news', (event) =>
-        news.current(JSON.parse((event as MessageEvent<string>).data) as PushedNews),
-      )
-      source.addEventListener('thought', () => thought.current())
+      source.addEventListener('change', (event) => now.current.onChange(read(event)))
+      source.addEventListener('news', (event) => now.current.onNews(read(event)))
+      source.addEventListener('thought', () => now.current.onThought())
       source.onerror = () => {
         lose()
         if (source?.readyState === EventSource.CLOSED) again()

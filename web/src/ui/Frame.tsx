@@ -56,21 +56,22 @@ export function Frame({ account, children, onOffer, tools }: Props) {
   const undo = useUndo()
   const [keys, setKeys] = useState(false)
   useTold()
-  useLive(
-    (change) => {
+  useLive({
+    onChange: (change) => {
       void refresh(change.change, false)
       tell(change, account, undo, onOffer)
     },
-    () => void refresh(),
-    useThrottledCallback(() => {
+    onOpened: (change) => void refresh(change, false),
+    onBack: () => void refresh(),
+    onThought: useThrottledCallback(() => {
       // What was asked for here is wanted now; what is thought of for everybody comes to all screens in turn.
       const wait = isThinkingFor(queries) ? 0 : spread()
       window.setTimeout(() => {
         THINKING.forEach((queryKey) => void queries.invalidateQueries({ queryKey }, { cancelRefetch: false }))
       }, wait)
     }, THOUGHTS_MILLIS),
-    pushed,
-  )
+    onNews: pushed,
+  })
   useHotkeys([
     ...ROOMS.map((r) => [r.key.toLowerCase(), () => navigate(r.path)] as [string, () => void]),
     ['f', openFinder],

@@ -28,6 +28,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter.DataWithMediaType;
@@ -79,7 +80,7 @@ class LiveService {
         this.who = who;
     }
 
-    /** Opens a stream of news for the screen that asks. */
+    /** Opens a stream of news for the screen that asks; the first tells which change was the last before. */
     @AnyHand
     SseEmitter open() {
         SseEmitter emitter = new SseEmitter(0L);
@@ -94,7 +95,13 @@ class LiveService {
         emitter.onError(e -> gone.run());
         makeRoom(screen.account().username());
         screens.put(number, screen);
-        screen.tell(event("hello", "{}"));
+        try {
+            // Asked for once the screen is on the list: what is changed from here on is told.
+            screen.tell(event("hello", "{\"change\":" + journal.last() + "}"));
+        } catch (DataAccessException e) {
+            gone.run();
+            throw e;
+        }
         return emitter;
     }
 

@@ -121,6 +121,16 @@ class TwoInstancesTest extends ServerTest {
         undo(MARA, 1);
     }
 
+    /** What came between the reading of a page and the opening of its stream is told to no page: it is asked for. */
+    @Test
+    void aStreamBeginsWithTheLastChangeBeforeIt() throws Exception {
+        note("check the tow hook, front, 20m");
+        listen();
+        assertThat(next("data:", ""))
+                .isEqualTo("data:{\"change\":" + board().get("change").asLong() + "}");
+        undo(MARA, 1);
+    }
+
     @Test
     void aLostDatabaseConnectionHeals() throws Exception {
         listen();
