@@ -70,9 +70,9 @@ describe('live news', () => {
 
   it('say at first which change was the last before them, and after a loss that anything may be missing', () => {
     const { heard } = listening()
-    stream(0).say('hello', { change: 7 })
+    stream(0).say('hello', { last: 7 })
     stream(0).lose(false)
-    stream(0).say('hello', { change: 9 })
+    stream(0).say('hello', { last: 9 })
     expect(heard).toEqual(['opened at 7', 'back'])
   })
 

@@ -31,7 +31,7 @@ export interface Listener {
   /** Somebody changed something. */
   onChange: (change: LiveChange) => void
   /** The stream is open; that was the last change before it. One that came after the page was read is not told again. */
-  onOpened: (change: number) => void
+  onOpened: (last: number) => void
   /** The server, or its database, is back: anything may have been missed. */
   onBack: () => void
   /** Long thinking is further, or at its end. */
@@ -75,9 +75,9 @@ export function useLive(listener: Listener) {
       source.addEventListener('hello', (event) => {
         heard()
         isBack('stream')
-        const { change } = read<{ change?: number }>(event)
+        const { last } = read<{ last?: number }>(event)
         if (lost) now.current.onBack()
-        else if (change !== undefined) now.current.onOpened(change)
+        else if (last !== undefined) now.current.onOpened(last)
         lost = false
       })
       source.addEventListener('away', () => {

@@ -61,7 +61,7 @@ export function Frame({ account, children, onOffer, tools }: Props) {
       void refresh(change.change, false)
       tell(change, account, undo, onOffer)
     },
-    onOpened: (change) => void refresh(change, false),
+    onOpened: (last) => void refresh(last, false),
     onBack: () => void refresh(),
     onThought: useThrottledCallback(() => {
       // What was asked for here is wanted now; what is thought of for everybody comes to all screens in turn.

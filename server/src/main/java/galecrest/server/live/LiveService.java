@@ -97,7 +97,7 @@ class LiveService {
         screens.put(number, screen);
         try {
             // Asked for once the screen is on the list: what is changed from here on is told.
-            screen.tell(event("hello", "{\"change\":" + journal.last() + "}"));
+            screen.tell(event("hello", "{\"last\":" + journal.last() + "}"));
         } catch (DataAccessException e) {
             gone.run();
             throw e;

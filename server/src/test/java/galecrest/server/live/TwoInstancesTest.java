@@ -127,7 +127,7 @@ class TwoInstancesTest extends ServerTest {
         note("check the tow hook, front, 20m");
         listen();
         assertThat(next("data:", ""))
-                .isEqualTo("data:{\"change\":" + board().get("change").asLong() + "}");
+                .isEqualTo("data:{\"last\":" + board().get("change").asLong() + "}");
         undo(MARA, 1);
     }
 

@@ -15,8 +15,12 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeAll;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.boot.web.embedded.tomcat.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Bean;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
@@ -44,6 +48,15 @@ abstract class TogetherTest extends ServerTest {
         properties.add("springdoc.api-docs.enabled", () -> true);
     }
 
+    /** The network holds little for whoever does not read what is sent to them. */
+    @TestConfiguration
+    static class LittleRoom {
+        @Bean
+        WebServerFactoryCustomizer<TomcatServletWebServerFactory> littleRoom() {
+            return factory -> factory.addConnectorCustomizers(c -> c.setProperty("socket.txBufSize", "8192"));
+        }
+    }
+
     private static String database() {
         return System.getenv("SPRING_DATASOURCE_URL") + "_small";
     }
@@ -53,7 +66,7 @@ abstract class TogetherTest extends ServerTest {
         if (server != null) {
             return;
         }
-        server = new SpringApplicationBuilder(Galecrest.class)
+        server = new SpringApplicationBuilder(Galecrest.class, LittleRoom.class)
                 .profiles("demo")
                 .run(
                         "--server.port=0",
