@@ -186,16 +186,13 @@ class DraftTest extends TogetherTest {
         assertThat(hears(boHears, "chalk")).isFalse();
     }
 
-    /** Screens that take nothing in, each given up after five seconds; another hears of everything at once all the same. */
+    /** Three screens that take nothing in; a fourth hears of everything all the same, and at once. */
     @Test
     void whoDoesNotListenDelaysNobody() throws Exception {
         Visitor mara = visitor("mara");
         List<Socket> deaf = new ArrayList<>();
-        for (String hand : List.of("bo", "sef")) {
-            Visitor visitor = visitor(hand);
-            for (int i = 0; i < 8; i++) {
-                deaf.add(visitor.deaf("/api/live"));
-            }
+        for (int i = 0; i < 3; i++) {
+            deaf.add(visitor("bo").deaf("/api/live"));
         }
         Queue<String> heard = listen(mara);
         // Ten times what the network holds for a socket that is not read (some 30 kB): 3 bytes a letter, as long as

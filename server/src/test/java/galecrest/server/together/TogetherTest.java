@@ -70,6 +70,8 @@ abstract class TogetherTest extends ServerTest {
                 .profiles("demo")
                 .run(
                         "--server.port=0",
+                        // Whoever does not read holds up what waits for them for longer than any test has patience.
+                        "--server.tomcat.connection-timeout=300s",
                         "--galecrest.start=" + START,
                         "--galecrest.slower=" + SLOWER,
                         "--galecrest.parcels.watch=false",
