@@ -18,6 +18,7 @@ import galecrest.core.planner.search.ElitePool;
 import galecrest.core.planner.search.Evaluator;
 import galecrest.core.planner.search.InitialSolutions;
 import galecrest.core.planner.search.LocalSearch;
+import galecrest.core.planner.search.Portfolio;
 import galecrest.core.planner.search.PriorityRule;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.shop.Problem;
@@ -44,6 +45,8 @@ public final class Planner {
     private static final int WATCHED = 16;
     /** With fewer steps left a search comes to nothing but unrest: it would hardly be past its forward-backward passes. */
     private static final int LEAST_SEARCH = 8;
+    /** With fewer left, nothing is searched for besides what can be found from what people were told. */
+    private static final int LEAST_FREE = 100;
 
     private Planner() {}
 
@@ -87,7 +90,7 @@ public final class Planner {
         return new Thought(
                 best.evaluator().plan(best.member()),
                 Decisions.guide(problem, best.member().list(), best.member().choices()),
-                found.stream().mapToLong(f -> f.evaluator().steps()).sum());
+                found.stream().mapToLong(Found::steps).sum());
     }
 
     private static Thought repaired(
@@ -99,27 +102,37 @@ public final class Planner {
                 evaluator.plan(mended), Decisions.guide(problem, mended.list(), mended.choices()), evaluator.steps());
     }
 
-    /** The best of all orders with all choices, the first choices first; then with the builds let go that are late. */
+    /** The best of all orders, as far as can be as people were told; also with the builds let go that are late. */
     private static ElitePool.Member begin(SchedulingProblem problem, Evaluator evaluator, PlanOptions options) {
         List<int[]> orders = orders(problem, options);
-        List<boolean[]> choices = choices(problem, options);
-        InitialSolutions beginnings =
-                new InitialSolutions(problem, evaluator, orders.get(0), choices.get(0), options.steps());
-        for (boolean[] some : choices) {
-            orders.forEach(order -> beginnings.offer(order, some));
-        }
+        InitialSolutions beginnings = beginnings(problem, evaluator, options, orders, choices(problem, options));
         if (told(problem)) {
             orders.forEach(beginnings::offerLetGo);
         }
         return beginnings.best();
     }
 
+    /** All orders with all choices, the first choices first. */
+    private static InitialSolutions beginnings(
+            SchedulingProblem problem,
+            Evaluator evaluator,
+            PlanOptions options,
+            List<int[]> orders,
+            List<boolean[]> choices) {
+        InitialSolutions beginnings =
+                new InitialSolutions(problem, evaluator, orders.get(0), choices.get(0), options.steps());
+        for (boolean[] some : choices) {
+            orders.forEach(order -> beginnings.offer(order, some));
+        }
+        return beginnings;
+    }
+
     private static boolean told(SchedulingProblem problem) {
         return Arrays.stream(problem.told).anyMatch(t -> t >= 0);
     }
 
-    /** The best that was found, and who made it. */
-    private record Found(Evaluator evaluator, ElitePool.Member member) {}
+    /** The best that was found, who made it, and of how many schedules. */
+    private record Found(Evaluator evaluator, ElitePool.Member member, long steps) {}
 
     /** Goes on from what was found, with a maker of its own, for as many steps as are left. */
     private static Found search(
@@ -130,20 +143,27 @@ public final class Planner {
             int number,
             SearchListener watch) {
         if (evaluator.steps() + LEAST_SEARCH > options.steps()) {
-            return new Found(evaluator, first);
+            return new Found(evaluator, first, evaluator.steps());
         }
-        LocalSearch search = new LocalSearch(problem, evaluator, first, options.seed(), number);
+        Portfolio portfolio = new Portfolio();
+        portfolio.add(new LocalSearch(problem, evaluator, first, options.seed(), number), evaluator);
+        if (told(problem) && evaluator.steps() + LEAST_FREE <= options.steps()) {
+            Evaluator free = new Evaluator(problem);
+            ElitePool.Member other = beginnings(
+                            problem, free, options, orders(problem, options), choices(problem, false))
+                    .best();
+            portfolio.add(new LocalSearch(problem, free, other, options.seed(), number), free);
+        }
         long ask = 0;
-        while (evaluator.steps() < options.steps()) {
-            if (evaluator.steps() >= ask) {
-                if (!watch.goOn(evaluator.steps(), search.best().score())) {
+        for (long steps; (steps = portfolio.steps()) < options.steps(); portfolio.step()) {
+            if (steps >= ask) {
+                if (!watch.goOn(steps, portfolio.best().score())) {
                     break;
                 }
-                ask = evaluator.steps() + WATCHED;
+                ask = steps + WATCHED;
             }
-            search.step();
         }
-        return new Found(evaluator, search.best());
+        return new Found(portfolio.evaluator(), portfolio.best(), portfolio.steps());
     }
 
     /**
@@ -197,9 +217,16 @@ public final class Planner {
     private static List<boolean[]> choices(SchedulingProblem problem, PlanOptions options) {
         List<boolean[]> choices = new ArrayList<>();
         options.guide().ifPresent(g -> choices.add(Decisions.of(problem, g)));
-        choices.add(Decisions.of(problem, false, true, Set.of()));
+        choices.addAll(choices(problem, true));
+        return choices;
+    }
+
+    /** All kept to what was told, or nothing; with at-risk starts and without. */
+    private static List<boolean[]> choices(SchedulingProblem problem, boolean keep) {
+        List<boolean[]> choices = new ArrayList<>();
+        choices.add(Decisions.of(problem, false, keep, Set.of()));
         if (problem.network.risks > 0) {
-            choices.add(Decisions.of(problem, true, true, Set.of()));
+            choices.add(Decisions.of(problem, true, keep, Set.of()));
         }
         return choices;
     }

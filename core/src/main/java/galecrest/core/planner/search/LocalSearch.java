@@ -23,7 +23,8 @@ import java.util.SplittableRandom;
  * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
  * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
  * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
- * orders found so far. Of two searches side by side in a small problem the second only breeds: every child is one
+ * orders found so far; in a large shop soon, and mostly from a good order with a few builds moved sooner or later (iterated
+ * local search; Lourenço, Martin and Stützle, 2003). Of two searches side by side in a small problem the second only breeds: every child is one
  * forward-backward pass away from its parents, and when many in turn have brought nothing, the good orders are forgotten.
  * Deterministic by seed and number of steps.
  */
@@ -57,6 +58,16 @@ public final class LocalSearch {
     /** After so many steps per piece of work without help it begins anew, and after so many where it is a tabu search. */
     private static final int[] PATIENCES = {4, 8};
 
+    /** From so many pieces of work on, short tries from good orders with a few builds moved come to more than long ones. */
+    private static final int LARGE = 150;
+    /** There the patience counts for so many pieces of work. */
+    private static final int SHORT = 15;
+    /** How often such a try begins with builds moved, how many at most, and by what share of the order. */
+    private static final double KICKS = 0.8;
+
+    private static final int MOST_KICKED = 3;
+    private static final double KICK = 0.3;
+
     private static final int[] TABU_PATIENCES = {8, 16, 32};
 
     private final SchedulingProblem problem;
@@ -72,6 +83,7 @@ public final class LocalSearch {
     private int patience;
     private int stale;
     private final boolean breeds;
+    private final boolean large;
     private int barren;
     /** Whether an order may be put in the order of the starts it leads to without making it worse. */
     private boolean sorts;
@@ -97,6 +109,7 @@ public final class LocalSearch {
         this.mirror = new BackwardPass(problem);
         this.random = new SplittableRandom(seed * 31 + number);
         this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
+        this.large = neighbours.datesOfBuilds && problem.size >= LARGE;
         this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
@@ -145,7 +158,7 @@ public final class LocalSearch {
 
     /** Steps on: one neighbour, or all those of one kind. */
     public void step() {
-        if (stale > patience * problem.size) {
+        if (stale > patience * (large ? SHORT : problem.size)) {
             anew();
         }
         if (neighbours.oneByOne) {
@@ -257,7 +270,11 @@ public final class LocalSearch {
         forbidden.clear();
         int[] child;
         boolean[] picked;
-        if (population.size() < FEW) {
+        if (large && random.nextDouble() < KICKS) {
+            ElitePool.Member of = random.nextBoolean() || population.size() < 2 ? best : population.pick();
+            child = kicked(of.list());
+            picked = of.choices();
+        } else if (population.size() < FEW) {
             child = disturbed(best.list(), 0.5);
             picked = best.choices();
         } else {
@@ -342,6 +359,20 @@ public final class LocalSearch {
 
     private int hands(int node) {
         return schedule.crew[node] == null ? 0 : schedule.crew[node].hands;
+    }
+
+    /** The order with a few builds moved sooner or later, each as a whole. */
+    private int[] kicked(int[] order) {
+        double[] by = new double[problem.size + 1];
+        for (int left = 1 + random.nextInt(MOST_KICKED); left > 0; left--) {
+            int build = problem.activities[order[random.nextInt(order.length)]].build();
+            by[build] = (2 * random.nextDouble() - 1) * KICK * order.length;
+        }
+        double[] keys = new double[problem.size];
+        for (int i = 0; i < order.length; i++) {
+            keys[order[i]] = i + by[problem.activities[order[i]].build()];
+        }
+        return ActivityList.by(problem, keys);
     }
 
     /** The order with every build, or every node, moved at random by up to a share of its length. */

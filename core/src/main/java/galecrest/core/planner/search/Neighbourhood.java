@@ -18,6 +18,9 @@ final class Neighbourhood {
     private static final double OTHERS = 0.03;
 
     private static final double WHOLE_BUILD = 0.6;
+    /** How often several are kept to what people were told, where one choice would be turned. */
+    private static final double KEPT_TOGETHER = 0.4;
+
     private static final int AHEAD = 0;
     private static final int SHIFT = 1;
     private static final int FREE = 2;
@@ -31,6 +34,7 @@ final class Neighbourhood {
     private final boolean[] marked;
     private final boolean plainOrder;
     private final boolean flips;
+    private final boolean told;
     /** Whether there is only the order to choose: one crew and one station a job, each doing one thing at a time. */
     final boolean oneByOne;
 
@@ -88,7 +92,8 @@ final class Neighbourhood {
             }
         }
         plainOrder = plain;
-        flips = problem.network.risks > 0 || Arrays.stream(problem.told).anyMatch(t -> t >= 0);
+        told = Arrays.stream(problem.told).anyMatch(t -> t >= 0);
+        flips = problem.network.risks > 0 || told;
         severalCrews = IntStream.range(0, problem.size)
                 .filter(node -> problem.crews[node] != null && problem.crews[node].length > 1)
                 .toArray();
@@ -176,10 +181,12 @@ final class Neighbourhood {
         choices[at] = problem.crews[node] != null && problem.crews[node].length > 1 && !choices[at];
     }
 
-    /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it to that. */
+    /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it, or several, to that. */
     private void flip() {
         int risks = problem.network.risks;
-        if (waits.keptCount() > 0 && random.nextBoolean()) {
+        if (told && random.nextDouble() < KEPT_TOGETHER) {
+            keep();
+        } else if (waits.keptCount() > 0 && random.nextBoolean()) {
             choices[risks + waits.kept(random.nextInt(waits.keptCount()))] = false;
         } else if (risks > 0 && random.nextBoolean()) {
             int risk = random.nextInt(risks);
@@ -187,6 +194,18 @@ final class Neighbourhood {
         } else if (list.length > 0) {
             int node = list[random.nextInt(list.length)];
             choices[risks + node] = problem.told[node] >= 0 && !choices[risks + node];
+        }
+    }
+
+    /** Keeps a build, or a stretch of the order, to what people were told. */
+    private void keep() {
+        int seed = random.nextInt(list.length);
+        int build = problem.activities[list[seed]].build();
+        boolean whole = random.nextBoolean();
+        int width = 1 + random.nextInt(list.length);
+        for (int i = 0; i < list.length; i++) {
+            boolean chosen = whole ? problem.activities[list[i]].build() == build : Math.abs(i - seed) < width;
+            choices[problem.network.risks + list[i]] |= chosen && problem.told[list[i]] >= 0;
         }
     }
 
