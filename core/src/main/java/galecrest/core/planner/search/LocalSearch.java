@@ -273,7 +273,9 @@ public final class LocalSearch {
         if (large && random.nextDouble() < KICKS) {
             ElitePool.Member of = random.nextBoolean() || population.size() < 2 ? best : population.pick();
             child = kicked(of.list());
-            picked = of.choices();
+            picked = of.choices().clone();
+            // Where all stays where people were told, nothing comes of another order.
+            Arrays.fill(picked, problem.network.risks, problem.network.risks + problem.size, false);
         } else if (population.size() < FEW) {
             child = disturbed(best.list(), 0.5);
             picked = best.choices();

@@ -34,6 +34,23 @@ class LocalSearchTest {
         assertThat(PlanAudit.violations(shop, many)).isEmpty();
     }
 
+    /** A large shop is searched in another way, with a plan that stands and without. */
+    @Test
+    void soItIsWithALargeShop() {
+        ShopSnapshot shop = RandomShops.shop(12, 220);
+        PlanOptions options = PlanOptions.thorough(150, 3).withSearches(1);
+        Plan few = Planner.plan(shop, options);
+        Plan many = Planner.plan(shop, options.withSteps(1_500));
+        assertThat(many.score()).isLessThanOrEqualTo(few.score());
+        assertThat(PlanAudit.violations(shop, many)).isEmpty();
+        ShopSnapshot told = shop.withPublished(few);
+        Plan better = Planner.plan(told, options.withSteps(1_500));
+        assertThat(better.score())
+                .isLessThanOrEqualTo(Planner.plan(told, options).score());
+        assertThat(PlanAudit.violations(told, better)).isEmpty();
+        assertThat(Planner.plan(told, options.withSteps(1_500))).isEqualTo(better);
+    }
+
     @Test
     void twoSearchesSideBySideGiveTheSamePlanEachTime() {
         ShopSnapshot shop = RandomShops.shop(77, 30);
