@@ -46,7 +46,9 @@ public final class Planner {
     /** With fewer steps left a search comes to nothing but unrest: it would hardly be past its forward-backward passes. */
     private static final int LEAST_SEARCH = 8;
     /** With fewer left, nothing is searched for besides what can be found from what people were told. */
-    private static final int LEAST_FREE = 100;
+    private static final int LEAST_FREE = 1_000;
+    /** What begins free of that makes so many steps to one of what keeps to it. */
+    private static final int TURNS_FREE = 3;
 
     private Planner() {}
 
@@ -146,13 +148,13 @@ public final class Planner {
             return new Found(evaluator, first, evaluator.steps());
         }
         Portfolio portfolio = new Portfolio();
-        portfolio.add(new LocalSearch(problem, evaluator, first, options.seed(), number), evaluator);
+        portfolio.add(new LocalSearch(problem, evaluator, first, options.seed(), number), evaluator, 1);
         if (told(problem) && evaluator.steps() + LEAST_FREE <= options.steps()) {
             Evaluator free = new Evaluator(problem);
             ElitePool.Member other = beginnings(
                             problem, free, options, orders(problem, options), choices(problem, false))
                     .best();
-            portfolio.add(new LocalSearch(problem, free, other, options.seed(), number), free);
+            portfolio.add(new LocalSearch(problem, free, other, options.seed(), number), free, TURNS_FREE);
         }
         long ask = 0;
         for (long steps; (steps = portfolio.steps()) < options.steps(); portfolio.step()) {

@@ -1,12 +1,14 @@
 package galecrest.core.planner.search;
 
 import galecrest.core.plan.Score;
+import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.BackwardPass;
 import galecrest.core.planner.sgs.Schedule;
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /**
  * Improves a plan step by step; a step is one schedule made and scored. From the best of the {@link InitialSolutions} it
@@ -58,7 +60,7 @@ public final class LocalSearch {
     /** After so many steps per piece of work without help it begins anew, and after so many where it is a tabu search. */
     private static final int[] PATIENCES = {4, 8};
 
-    /** From so many pieces of work on, short tries from good orders with a few builds moved come to more than long ones. */
+    /** From so many pieces of work on, where nothing keeps to what was told, short tries come to more than long ones. */
     private static final int LARGE = 150;
     /** There the patience counts for so many pieces of work. */
     private static final int SHORT = 15;
@@ -109,7 +111,7 @@ public final class LocalSearch {
         this.mirror = new BackwardPass(problem);
         this.random = new SplittableRandom(seed * 31 + number);
         this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
-        this.large = neighbours.datesOfBuilds && problem.size >= LARGE;
+        this.large = neighbours.datesOfBuilds && problem.size >= LARGE && !keeps(first);
         this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
@@ -119,6 +121,10 @@ public final class LocalSearch {
         choices = best.choices();
         score = best.score();
         begin();
+    }
+
+    private boolean keeps(ElitePool.Member member) {
+        return IntStream.range(0, problem.size).anyMatch(node -> Decisions.keeps(problem, member.choices(), node));
     }
 
     /** The best that was found so far. */
@@ -274,7 +280,7 @@ public final class LocalSearch {
             ElitePool.Member of = random.nextBoolean() || population.size() < 2 ? best : population.pick();
             child = kicked(of.list());
             picked = of.choices().clone();
-            // Where all stays where people were told, nothing comes of another order.
+            // Where work stays where people were told, nothing comes of another order.
             Arrays.fill(picked, problem.network.risks, problem.network.risks + problem.size, false);
         } else if (population.size() < FEW) {
             child = disturbed(best.list(), 0.5);

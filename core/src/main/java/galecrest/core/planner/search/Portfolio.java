@@ -10,14 +10,19 @@ import java.util.List;
  * many small changes in turn would not come to.
  */
 public final class Portfolio {
-    private record Entry(LocalSearch search, Evaluator evaluator) {}
+    private record Entry(LocalSearch search, Evaluator evaluator, int turns) {}
 
     private final List<Entry> entries = new ArrayList<>();
     private int next;
+    private int made;
 
-    /** Adds a search with the evaluator it makes its schedules by, which none of the others uses. */
-    public void add(LocalSearch search, Evaluator evaluator) {
-        entries.add(new Entry(search, evaluator));
+    /**
+     * Adds a search with the evaluator it makes its schedules by, which none of the others uses.
+     *
+     * @param turns how many steps it makes before it is another's turn; at least one
+     */
+    public void add(LocalSearch search, Evaluator evaluator, int turns) {
+        entries.add(new Entry(search, evaluator, turns));
     }
 
     /** The number of schedules that all have made. */
@@ -25,10 +30,14 @@ public final class Portfolio {
         return entries.stream().mapToLong(e -> e.evaluator().steps()).sum();
     }
 
-    /** One step of the next of them. */
+    /** One step of the one whose turn it is. */
     public void step() {
-        entries.get(next).search().step();
-        next = (next + 1) % entries.size();
+        Entry entry = entries.get(next);
+        entry.search().step();
+        if (++made >= entry.turns()) {
+            next = (next + 1) % entries.size();
+            made = 0;
+        }
     }
 
     /** The best plan so far. */
