@@ -110,7 +110,7 @@ public final class LocalSearch {
         this.schedule = evaluator.schedule;
         this.mirror = new BackwardPass(problem);
         this.random = new SplittableRandom(seed * 31 + number);
-        this.neighbours = new Neighbourhood(problem, evaluator.objective, random);
+        this.neighbours = new Neighbourhood(problem, evaluator.objective, random, !keeps(first));
         this.large = neighbours.datesOfBuilds && problem.size >= LARGE && !keeps(first);
         this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);

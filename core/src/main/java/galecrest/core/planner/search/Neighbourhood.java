@@ -34,7 +34,7 @@ final class Neighbourhood {
     private final boolean[] marked;
     private final boolean plainOrder;
     private final boolean flips;
-    private final boolean told;
+    private final boolean putsBack;
     /** Whether there is only the order to choose: one crew and one station a job, each doing one thing at a time. */
     final boolean oneByOne;
 
@@ -75,7 +75,8 @@ final class Neighbourhood {
         }
     }
 
-    Neighbourhood(SchedulingProblem problem, Objective objective, SplittableRandom random) {
+    /** @param free whether the orders began free of what people were told, so that much could be put back to that */
+    Neighbourhood(SchedulingProblem problem, Objective objective, SplittableRandom random, boolean free) {
         this.problem = problem;
         this.random = random;
         rivals = new SharedResources(problem);
@@ -92,8 +93,9 @@ final class Neighbourhood {
             }
         }
         plainOrder = plain;
-        told = Arrays.stream(problem.told).anyMatch(t -> t >= 0);
+        boolean told = Arrays.stream(problem.told).anyMatch(t -> t >= 0);
         flips = problem.network.risks > 0 || told;
+        putsBack = told && free;
         severalCrews = IntStream.range(0, problem.size)
                 .filter(node -> problem.crews[node] != null && problem.crews[node].length > 1)
                 .toArray();
@@ -184,7 +186,7 @@ final class Neighbourhood {
     /** Turns one at-risk start on or off, or lets one piece of work go from what was told or keeps it, or several, to that. */
     private void flip() {
         int risks = problem.network.risks;
-        if (told && random.nextDouble() < KEPT_TOGETHER) {
+        if (putsBack && random.nextDouble() < KEPT_TOGETHER) {
             keep();
         } else if (waits.keptCount() > 0 && random.nextBoolean()) {
             choices[risks + waits.kept(random.nextInt(waits.keptCount()))] = false;
