@@ -148,13 +148,13 @@ public final class Planner {
             return new Found(evaluator, first, evaluator.steps());
         }
         Portfolio portfolio = new Portfolio();
-        portfolio.add(new LocalSearch(problem, evaluator, first, options.seed(), number), evaluator, 1);
+        portfolio.add(new LocalSearch(problem, evaluator, first, options.seed(), number, false), evaluator, 1);
         if (told(problem) && evaluator.steps() + LEAST_FREE <= options.steps()) {
             Evaluator free = new Evaluator(problem);
             ElitePool.Member other = beginnings(
                             problem, free, options, orders(problem, options), choices(problem, false))
                     .best();
-            portfolio.add(new LocalSearch(problem, free, other, options.seed(), number), free, TURNS_FREE);
+            portfolio.add(new LocalSearch(problem, free, other, options.seed(), number, true), free, TURNS_FREE);
         }
         long ask = 0;
         for (long steps; (steps = portfolio.steps()) < options.steps(); portfolio.step()) {

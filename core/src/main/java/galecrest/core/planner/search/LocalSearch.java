@@ -1,14 +1,12 @@
 package galecrest.core.planner.search;
 
 import galecrest.core.plan.Score;
-import galecrest.core.planner.problem.Decisions;
 import galecrest.core.planner.problem.SchedulingProblem;
 import galecrest.core.planner.sgs.ActivityList;
 import galecrest.core.planner.sgs.BackwardPass;
 import galecrest.core.planner.sgs.Schedule;
 import java.util.Arrays;
 import java.util.SplittableRandom;
-import java.util.stream.IntStream;
 
 /**
  * Improves a plan step by step; a step is one schedule made and scored. From the best of the {@link InitialSolutions} it
@@ -25,7 +23,7 @@ import java.util.stream.IntStream;
  * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
  * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
  * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
- * orders found so far; in a large shop soon, and mostly from a good order with a few builds moved sooner or later (iterated
+ * orders found so far; free in a large shop soon, and mostly from a good order with a few builds moved sooner or later (iterated
  * local search; Lourenço, Martin and Stützle, 2003). Of two searches side by side in a small problem the second only breeds: every child is one
  * forward-backward pass away from its parents, and when many in turn have brought nothing, the good orders are forgotten.
  * Deterministic by seed and number of steps.
@@ -60,7 +58,7 @@ public final class LocalSearch {
     /** After so many steps per piece of work without help it begins anew, and after so many where it is a tabu search. */
     private static final int[] PATIENCES = {4, 8};
 
-    /** From so many pieces of work on, where nothing keeps to what was told, short tries come to more than long ones. */
+    /** From so many pieces of work on, free of what was told, short tries come to more than long ones. */
     private static final int LARGE = 150;
     /** There the patience counts for so many pieces of work. */
     private static final int SHORT = 15;
@@ -102,16 +100,24 @@ public final class LocalSearch {
      * Begins from a first schedule; the same seed finds the same.
      *
      * @param number of the search, of those side by side; the odd ones search small problems in another way
+     * @param free whether it begins free of what people were told: then it puts work back to that, several at a time, and in a
+     *     large shop makes many short tries
      */
-    public LocalSearch(SchedulingProblem problem, Evaluator evaluator, ElitePool.Member first, long seed, int number) {
+    public LocalSearch(
+            SchedulingProblem problem,
+            Evaluator evaluator,
+            ElitePool.Member first,
+            long seed,
+            int number,
+            boolean free) {
         this.problem = problem;
         breeds = number % 2 == 1 && problem.size <= SMALL;
         this.evaluator = evaluator;
         this.schedule = evaluator.schedule;
         this.mirror = new BackwardPass(problem);
         this.random = new SplittableRandom(seed * 31 + number);
-        this.neighbours = new Neighbourhood(problem, evaluator.objective, random, !keeps(first));
-        this.large = neighbours.datesOfBuilds && problem.size >= LARGE && !keeps(first);
+        this.neighbours = new Neighbourhood(problem, evaluator.objective, random, free);
+        this.large = neighbours.datesOfBuilds && problem.size >= LARGE && free;
         this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
@@ -121,10 +127,6 @@ public final class LocalSearch {
         choices = best.choices();
         score = best.score();
         begin();
-    }
-
-    private boolean keeps(ElitePool.Member member) {
-        return IntStream.range(0, problem.size).anyMatch(node -> Decisions.keeps(problem, member.choices(), node));
     }
 
     /** The best that was found so far. */

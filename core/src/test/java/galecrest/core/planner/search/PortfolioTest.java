@@ -59,6 +59,6 @@ class PortfolioTest {
         int[] order = ActivityList.by(problem, keys);
         boolean[] choices = Decisions.of(problem, false, keep, Set.of());
         return new LocalSearch(
-                problem, evaluator, evaluator.made(order, choices, evaluator.make(order, choices)), 1, 0);
+                problem, evaluator, evaluator.made(order, choices, evaluator.make(order, choices)), 1, 0, !keep);
     }
 }
