@@ -99,23 +99,6 @@ describe('sending a change', () => {
     expect(await screen.findByText('Past.')).toBeDefined()
   })
 
-  it('does not say twice what a form draws late', async () => {
-    on(PUBLISH, () => new Refusal(422, { detail: 'Not so.', problems: [{ field: 'due', message: 'Past.' }] }))
-    const { result } = both()
-    await waitFor(() => expect(result.current.board.data).toBeDefined())
-    const field = document.createElement('p')
-    const drawsLate = () => {
-      window.setTimeout(() => {
-        field.textContent = 'Past.'
-        document.body.append(field)
-      }, 500)
-      return true
-    }
-    await act(() => result.current.send.send(publish, drawsLate))
-    expect(screen.getAllByText('Past.')).toEqual([field])
-    field.remove()
-  })
-
   it('says that nobody answers, and that nothing is lost', async () => {
     on(PUBLISH, () => {
       throw new TypeError('fetch failed')

@@ -28,7 +28,8 @@ export function useSend() {
         const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
         if (problem.isAway) wasNotSaved(what)
         const taken = onProblem?.(problem) ?? false
-        if (!taken || !(await isSaid(problem))) {
+        if (taken) await painted()
+        if (!taken || isUnsaid(problem)) {
           const message = taken ? problem.problems.map((p) => p.message).join(' ') : problem.message
           notifications.show({ title: 'Not done', message, color: 'hot', autoClose: 9000 })
         }
@@ -42,19 +43,10 @@ export function useSend() {
   return { send, busy }
 }
 
-/** A form that took the problems has drawn them by then, on a slow machine too. */
-const DRAWN_MILLIS = 1_000
-
-/** Whether any of the problems that a form took comes to stand on the screen: it may have no place for them. */
-async function isSaid(problem: ProblemError): Promise<boolean> {
-  const until = performance.now() + DRAWN_MILLIS
-  const isThere = () => {
-    const screen = document.body.textContent ?? ''
-    return problem.problems.length === 0 || problem.problems.some((p) => screen.includes(p.message))
-  }
-  do await painted()
-  while (!isThere() && performance.now() < until)
-  return isThere()
+/** Whether a form took the problems and has no place for any of them: nothing of them stands on the screen. */
+function isUnsaid(problem: ProblemError): boolean {
+  const screen = document.body.textContent ?? ''
+  return problem.problems.length > 0 && problem.problems.every((p) => !screen.includes(p.message))
 }
 
 /** Puts problems on a form's fields; true where each found one. */
