@@ -105,7 +105,7 @@ describe('what is chased', () => {
     expect(cells('boot')[1]).not.toContain('order by')
   })
 
-  it('says the last word, and that the next one is due', () => {
+  it('says what was written down last, and that the next is due', () => {
     const said = { at: '2026-11-23T09:00:00Z', said: 'on the van', by: 'Mara' }
     list([
       line('shaft', { lastWord: said, nextWordAt: '2026-11-24T09:00:00Z' }),

@@ -26,13 +26,13 @@ public final class ReasonBuilder {
     private final SchedulingProblem problem;
     private final Schedule schedule;
     private final PersonAssignment people;
-    private final Map<WorkId, Plan.Placed> published;
+    private final Map<WorkId, Plan.Placed> standing;
 
     ReasonBuilder(Schedule schedule, PersonAssignment people) {
         this.problem = schedule.problem;
         this.schedule = schedule;
         this.people = people;
-        published = problem.network.shop.published().map(Plan::byWork).orElse(Map.of());
+        standing = problem.network.shop.standing().map(Plan::byWork).orElse(Map.of());
     }
 
     Because of(int node) {
@@ -75,11 +75,11 @@ public final class ReasonBuilder {
     }
 
     /**
-     * It could start sooner, but the plan has it then. What a repair gave another place than people were told waits for
+     * It could start sooner, but the plan has it then. What a repair gave another place than it stood at waits for
      * whoever is busy until then.
      */
     private Because told(int node) {
-        Plan.Placed said = published.get(problem.network.works.get(node).id());
+        Plan.Placed said = standing.get(problem.network.works.get(node).id());
         boolean stands = said != null && problem.grid.atOrAfter(said.start()) == schedule.start[node];
         Because otherwise = said == null ? new Because.Nothing() : new Because.Told();
         return stands ? otherwise : new JustBefore(schedule, people).of(node).orElse(otherwise);
