@@ -91,12 +91,32 @@ describe('sending a change', () => {
     place.remove()
   })
 
+  it('waits for a form that is slow to draw, and can be sent again meanwhile', async () => {
+    on(PUBLISH, () => new Refusal(422, { detail: 'Not so.', problems: [{ field: 'due', message: 'Past.' }] }))
+    const { result } = both()
+    await waitFor(() => expect(result.current.board.data).toBeDefined())
+    const place = document.body.appendChild(document.createElement('p'))
+    const drawn = new Promise<void>((done) =>
+      setTimeout(() => {
+        place.textContent = 'due: Past.'
+        done()
+      }, 400),
+    )
+    await act(() => result.current.send.send(publish, () => true))
+    expect(result.current.send.busy).toBe(false)
+    expect(place.textContent).toBe('')
+    await act(() => drawn)
+    await act(() => new Promise((done) => setTimeout(done, 600)))
+    expect(screen.queryByText('Not done')).toBeNull()
+    place.remove()
+  })
+
   it('says itself what a form took and has no place for', async () => {
     on(PUBLISH, () => new Refusal(422, { detail: 'Not so.', problems: [{ field: 'due', message: 'Past.' }] }))
     const { result } = both()
     await waitFor(() => expect(result.current.board.data).toBeDefined())
     await act(() => result.current.send.send(publish, () => true))
-    expect(await screen.findByText('Past.')).toBeDefined()
+    expect(await screen.findByText('Past.', {}, { timeout: 5_000 })).toBeDefined()
   })
 
   it('says that nobody answers, and that nothing is lost', async () => {

@@ -28,11 +28,9 @@ export function useSend() {
         const problem = error instanceof ProblemError ? error : new ProblemError(0, String(error))
         if (problem.isAway) wasNotSaved(what)
         const taken = onProblem?.(problem) ?? false
-        if (taken) await painted()
-        if (!taken || isUnsaid(problem)) {
-          const message = taken ? problem.problems.map((p) => p.message).join(' ') : problem.message
-          notifications.show({ title: 'Not done', message, color: 'hot', autoClose: 9000 })
-        }
+        // The form is free meanwhile: it may be drawn and sent again.
+        if (taken) void sayUnsaid(problem)
+        else say(problem.message)
         return undefined
       } finally {
         setBusy(false)
@@ -41,6 +39,22 @@ export function useSend() {
     [refresh, known],
   )
   return { send, busy }
+}
+
+const say = (message: string) =>
+  notifications.show({ title: 'Not done', message, color: 'hot', autoClose: 9000 })
+
+/** So long a form may take to draw what it took, on a slow machine too. */
+const MOST_TO_DRAW_MILLIS = 700
+
+/** Says what a form took and does not show in good time. */
+async function sayUnsaid(problem: ProblemError) {
+  const end = performance.now() + MOST_TO_DRAW_MILLIS
+  do {
+    await painted()
+    if (!isUnsaid(problem)) return
+  } while (performance.now() < end)
+  say(problem.problems.map((p) => p.message).join(' '))
 }
 
 /** Whether a form took the problems and has no place for any of them: nothing of them stands on the screen. */

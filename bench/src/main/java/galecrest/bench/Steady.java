@@ -35,7 +35,8 @@ import java.util.stream.IntStream;
 /**
  * How still a plan stands: {@code bench steady [--seed N] [--seconds S] [FILE…]} makes forty edits of the demo shop and of
  * the shop of twelve builds (or of snapshot files), mends the plan after each, and says what else moved, whom one must
- * tell for today or tomorrow, and how much of what a long search would win is on offer after a sixth of its time.
+ * tell for today or tomorrow, how much of what a long search would win is on offer after a sixth of its time, and what the
+ * plan comes to where nothing happens but that offers are taken ({@link Everyday}).
  */
 final class Steady {
     private static final String USAGE = "./galecrest bench steady [--seed N] [--seconds S] [--verbose] [FILE…]";
@@ -145,7 +146,7 @@ final class Steady {
         return String.format(
                 Locale.ROOT,
                 "%s: edits=%d moved-others-median=%.0f moved-others-p90=%.0f told-soon-median=%.0f lateness-lost=%.1fh"
-                        + " offered-share=%s audit=%s",
+                        + " offered-share=%s %saudit=%s",
                 name,
                 EDITS,
                 Times.quantile(others, 0.5),
@@ -153,6 +154,7 @@ final class Steady {
                 Times.quantile(told, 0.5),
                 lost,
                 won < 0.01 ? "none to win" : String.format(Locale.ROOT, "%.0f%%", 100 * offered / won),
+                seconds > 0 ? Everyday.of(bare, seed, seconds, this::audited) + " " : "",
                 broken == 0 ? "ok" : broken + " violations");
     }
 

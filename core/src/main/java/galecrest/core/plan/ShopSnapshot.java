@@ -79,6 +79,11 @@ public record ShopSnapshot(
         return with(now, people, works, links, parts, commitments, pins, published, Optional.of(better));
     }
 
+    /** The same shop where nobody has been told anything and no plan was taken. */
+    public ShopSnapshot withoutStanding() {
+        return with(now, people, works, links, parts, commitments, pins, Optional.empty(), Optional.empty());
+    }
+
     /** The plan that stands, which every edit mends: what was taken since it was published, else what people were told. */
     public Optional<Plan> standing() {
         return taken.or(() -> published);

@@ -101,13 +101,12 @@ class DemoDay {
         Random luck = new Random(morning.getEpochSecond());
         Set<WorkId> tried = new HashSet<>();
         for (Instant now = clock.now().plus(STEP); now.isBefore(morning); now = now.plus(STEP)) {
-            ShopSnapshot shop = plans.current().shop();
-            if (!anybodyIn(shop, now)) {
+            if (!anybodyIn(plans.shop(), now)) {
                 continue;
             }
             clock.moveTo(now);
-            parcels(plans.current().shop());
-            finish(plans.current().shop(), luck);
+            parcels(plans.shop());
+            finish(plans.shop(), luck);
             start(plans.current(), tried);
         }
         clock.moveTo(morning);

@@ -16,6 +16,7 @@ import galecrest.server.problem.ValidationException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
@@ -139,6 +140,14 @@ public class PlanService {
                     return now;
                 }));
         return besides.get();
+    }
+
+    /** The record that the present plan is made of, for whoever needs no plan. */
+    public ShopSnapshot shop() {
+        Current known = current;
+        return fits(known, journal.last(), now())
+                ? known.shop()
+                : Objects.requireNonNull(reading.execute(status -> shopWithinChange()));
     }
 
     /** The record with what the open change has written. */

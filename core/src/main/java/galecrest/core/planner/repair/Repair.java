@@ -42,7 +42,9 @@ public final class Repair {
     /** Places that are looked at for a chain of few moves at first, and where all else is no good. */
     private static final long FIRST_LOOKS = 320_000;
 
-    private static final long MOST_LOOKS = 2_000_000;
+    private static final long MOST_LOOKS = 1_200_000;
+    /** Of more than so many that cannot stay no chain is looked for: for each of them one more would have to be found. */
+    private static final int MOST_UNSETTLED = 5;
 
     private final RepairAttempt attempt;
     private final SchedulingProblem problem;
@@ -76,16 +78,20 @@ public final class Repair {
         repair.againFrom(Displaced.SLIDES, false);
         repair.againFrom(Displaced.ANYBODY, false);
         repair.againFrom(Displaced.WAITS, true);
-        repair.attempt.remake();
-        if (chain != null && !chained && repair.cost.isTooMuch(evaluator.schedule)) {
+        if (chain != null && !chained && repair.isTooMuch()) {
             repair.moveBy(chain, MOST_LOOKS);
-            repair.attempt.remake();
         }
-        return repair.attempt.best;
+        return repair.attempt.explained();
     }
 
-    private EjectionChain chain(Plan plan) {
-        return new EjectionChain(Unsettled.of(plan, problem, evaluator.schedule, attempt.ranks), urgency, cost);
+    private boolean isTooMuch() {
+        attempt.remake();
+        return cost.isTooMuch(evaluator.schedule);
+    }
+
+    private @Nullable EjectionChain chain(Plan plan) {
+        Unsettled unsettled = Unsettled.of(plan, problem, evaluator.schedule, attempt.ranks);
+        return unsettled.nodes().size() > MOST_UNSETTLED ? null : new EjectionChain(unsettled, urgency, cost);
     }
 
     /** Looks for a chain, and moves work by it where that costs less than the best so far. */

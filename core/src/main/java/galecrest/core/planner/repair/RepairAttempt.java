@@ -53,7 +53,6 @@ final class RepairAttempt {
     /** Whether what follows something that waits keeps its place where it can; else it waits too. */
     boolean reserved;
 
-    ElitePool.Member best;
     double least;
     /** Whether the best so far harms a date, or moves work that the edit is not about; else there is nothing to improve. */
     boolean disturbs;
@@ -79,14 +78,13 @@ final class RepairAttempt {
             atOnce[node] = !standing.stays(node) || free[node];
         }
         displaced = displacedByRank();
-        Score score = make();
+        Score score = make(false);
         if (breaksAPin()) {
             ranks = ranks(true);
             displaced = displacedByRank();
-            score = make();
+            score = make(false);
         }
         least = cost.of(evaluator.schedule, score);
-        best = made(score);
         disturbs = disturbs();
         pinnedPeople();
         beginning = setting();
@@ -108,7 +106,7 @@ final class RepairAttempt {
         CrewMode[] chosen = all;
         for (int i = 0; i < Math.min(MOST_CREWS, all.length) && hasSteps(); i++) {
             problem.crews[node] = new CrewMode[] {all[i]};
-            Score score = make();
+            Score score = make(false);
             double its = cost.of(evaluator.schedule, score);
             if (its < least - Score.NOISE && evaluator.schedule.start[node] == slot) {
                 least = its;
@@ -187,7 +185,7 @@ final class RepairAttempt {
                         : activity instanceof Activity.DriveActivity drive ? drive.exactly() : null;
     }
 
-    private Score make() {
+    private Score make(boolean explains) {
         double[] keys = new double[problem.size];
         for (int node = 0; node < problem.size; node++) {
             boolean waits = atOnce[node] && displaced[node] == Displaced.WAITS;
@@ -195,16 +193,22 @@ final class RepairAttempt {
                     ? CriticalPath.FAR + urgency.latestStart(node)
                     : free[node] && !waits ? AHEAD : standing.inTurn(node);
         }
-        return evaluator.makeAround(ActivityList.by(problem, keys, ranks), choices, displaced, atOnce, reserved);
+        return evaluator.makeAround(
+                ActivityList.by(problem, keys, ranks), choices, displaced, atOnce, reserved, explains);
     }
 
     private ElitePool.Member made(Score score) {
         return evaluator.made(evaluator.schedule.order, choices, score);
     }
 
-    /** Makes the best so far again, to look at it. */
+    /** Makes the best so far again, to look where everything is. */
     void remake() {
-        best = made(make());
+        make(false);
+    }
+
+    /** Makes the best so far again, with what binds each start; it is the evaluator's last schedule then. */
+    ElitePool.Member explained() {
+        return made(make(true));
     }
 
     /** Keeps what was set where it costs less than the best so far. */
@@ -219,7 +223,7 @@ final class RepairAttempt {
             evaluator.count(1);
             return false;
         }
-        Score score = make();
+        Score score = make(false);
         double its = cost.of(evaluator.schedule, score);
         tried.put(setting, its);
         if (its >= least - Score.NOISE) {

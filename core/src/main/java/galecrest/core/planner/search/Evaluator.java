@@ -57,8 +57,13 @@ public final class Evaluator {
 
     /** Makes the schedule around what stays, see {@link SerialScheduler#generateAround}; its order is the schedule's own. */
     public Score makeAround(
-            int[] order, boolean[] choices, SerialScheduler.Displaced[] displaced, boolean[] atOnce, boolean reserved) {
-        schedule.generateAround(order, choices, displaced, atOnce, reserved);
+            int[] order,
+            boolean[] choices,
+            SerialScheduler.Displaced[] displaced,
+            boolean[] atOnce,
+            boolean reserved,
+            boolean explains) {
+        schedule.generateAround(order, choices, displaced, atOnce, reserved, explains);
         steps++;
         return objective.score(schedule);
     }

@@ -116,8 +116,17 @@ final class EarliestStart {
         }
     }
 
-    /** Begins a crew at a slot as if nothing were known of it; false where all of it is never free for so much work. */
-    boolean beginAt(CrewMode someCrew, int slot) {
+    /** When the work ends that a crew begins at a slot at a station, if nothing is in the way. */
+    int end(CrewMode someCrew, int someStation, int slot) {
+        WorkingWindows its = someCrew.hours(someStation, problem.mirror);
+        return job.oneGo() ? slot + work : its.finish(its.next(slot), work);
+    }
+
+    /**
+     * Begins a crew at a slot as if nothing were known of it; false where all of it is never free for so much work, or not
+     * before it would end later than is wanted.
+     */
+    boolean beginAt(CrewMode someCrew, int slot, int latestEnd) {
         crew = someCrew;
         start = slot;
         cause.set(BindingConstraint.Kind.NOTHING, -1, -1, 0);
@@ -125,7 +134,7 @@ final class EarliestStart {
             freeTo[pool] = UNKNOWN;
             gapAt[pool] = 0;
         }
-        return crew.pools.length == 1 || toGap(WorkingWindows.NEVER);
+        return crew.pools.length == 1 || toGap(latestEnd);
     }
 
     /** Looks up whose work a gap comes after, which is only asked where it matters. */

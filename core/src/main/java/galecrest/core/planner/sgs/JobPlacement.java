@@ -24,6 +24,8 @@ final class JobPlacement {
 
     /** What becomes of a job that is to stay where it stood and cannot. */
     SerialScheduler.Displaced displaced = SerialScheduler.Displaced.ANYBODY;
+    /** Whether it is noted why a job that stays as told could be no sooner; who only compares schedules does not ask. */
+    boolean explains = true;
     /** Whether the last job was left without a place, to wait for the room that is left. */
     boolean lost;
 
@@ -226,6 +228,13 @@ final class JobPlacement {
         }
         CrewMode[] only = {told.crew()};
         int[] there = {told.station()};
+        if (!explains) {
+            jobs.exactly(job, work, only, there, told.slot(), window.end, null);
+            if (jobs.bestCrew != null) {
+                take(node, job);
+            }
+            return jobs.bestCrew != null;
+        }
         jobs.best(job, work, only, there, window.start, window.end);
         boolean alsoFirst = jobs.bestCrew != null && jobs.bestStart == told.slot();
         if (!alsoFirst) {

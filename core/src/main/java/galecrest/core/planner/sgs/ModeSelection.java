@@ -84,7 +84,11 @@ final class ModeSelection {
         return soonest;
     }
 
-    /** As {@link #best}, but only a start at just this slot counts; the earliest other one is the second result. */
+    /**
+     * As {@link #best}, but only a start at just this slot counts.
+     *
+     * @param later where there is none, what binds the earliest other one; null where that is not asked
+     */
     void exactly(
             Activity.JobActivity activity,
             int slots,
@@ -92,21 +96,24 @@ final class ModeSelection {
             int[] stations,
             int slot,
             int endNotBefore,
-            BindingConstraint later) {
+            @Nullable BindingConstraint later) {
         bestCrew = null;
         bestEnd = WorkingWindows.NEVER;
         int laterEnd = WorkingWindows.NEVER;
-        later.set(BindingConstraint.Kind.SHIFT, -1, -1, 0);
+        if (later != null) {
+            later.set(BindingConstraint.Kind.SHIFT, -1, -1, 0);
+        }
         walk.next(activity, slots);
         place = 0;
         for (CrewMode someCrew : crews) {
             for (int someStation : stations) {
                 place++;
-                boolean found = walk.beginAt(someCrew, slot)
-                        && walk.earliest(someStation, endNotBefore, WorkingWindows.NEVER, WorkingWindows.NEVER);
+                int latest = later == null ? walk.end(someCrew, someStation, slot) : WorkingWindows.NEVER;
+                boolean found = walk.beginAt(someCrew, slot, later == null ? slot + slots : WorkingWindows.NEVER)
+                        && walk.earliest(someStation, endNotBefore, latest, slot);
                 if (found && walk.start == slot && better()) {
                     keep();
-                } else if (found && walk.start != slot && walk.end < laterEnd) {
+                } else if (later != null && found && walk.start != slot && walk.end < laterEnd) {
                     laterEnd = walk.end;
                     if (walk.cause.kind != BindingConstraint.Kind.NOTHING) {
                         walk.resolve();

@@ -78,10 +78,12 @@ public final class SerialScheduler extends Schedule {
      * then comes too late for it.
      *
      * @param atOnce of each node, whether it is dealt with so in any case, though it could stay
+     * @param explains whether it is noted what binds each start; else the schedule is the same, but is for comparing only
      * @return the order in which the nodes were placed
      */
     public int[] generateAround(
-            int[] list, boolean[] picked, Displaced[] displaced, boolean[] atOnce, boolean reserved) {
+            int[] list, boolean[] picked, Displaced[] displaced, boolean[] atOnce, boolean reserved, boolean explains) {
+        jobs.explains = explains;
         boolean[] waits = new boolean[problem.size];
         for (int node : list) {
             waits[node] = atOnce[node] && displaced[node] == Displaced.WAITS;
@@ -89,6 +91,7 @@ public final class SerialScheduler extends Schedule {
         for (int round = 1; ; round++) {
             int[] placed = around(list, picked, displaced, waits, reserved && round < MOST_ROUNDS);
             if (!comesTooLate(list, waits)) {
+                jobs.explains = true;
                 order = placed;
                 return placed;
             }
