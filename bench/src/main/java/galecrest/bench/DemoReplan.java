@@ -36,6 +36,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 final class DemoReplan {
     private static final int WARM_UP = 100;
     private static final int ROUNDS = 100;
+    /** So many days go by before it is measured once more: what was published holds less and less then. */
+    private static final int LATER = 2;
 
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -85,6 +87,10 @@ final class DemoReplan {
         Times inProcess = inProcess(shop);
         rows.add(inProcess.row("replan after one edit, in process"));
         rows.add(overHttp().row("edit to new board, over HTTP"));
+        for (int morning = 0; morning < LATER; morning++) {
+            send("POST", "/api/demo/next-morning", null);
+        }
+        rows.add(inProcess(read()).row("replan after one edit, in process, two mornings later with nothing published"));
         String table = table(shop, rows);
         System.out.println(table);
         write(yardsticks, table);
