@@ -3,7 +3,6 @@ package galecrest.bench;
 import galecrest.core.insight.BetterPlan;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanOptions;
-import galecrest.core.plan.SearchListener;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import java.util.List;
@@ -23,8 +22,6 @@ record Everyday(double stands, double after, double scratch) {
     /** The server's looks, in seconds, and again from what they came to, as on the next morning. */
     private static final List<Integer> LOOKS = List.of(3, 10, 60, 3, 10, 60);
 
-    private static final long ENDLESS = Long.MAX_VALUE / 64;
-
     /** @param audit what every plan goes through */
     static Everyday of(ShopSnapshot bare, long seed, double seconds, Audit audit) {
         ShopSnapshot free = bare.withoutStanding();
@@ -35,9 +32,9 @@ record Everyday(double stands, double after, double scratch) {
         Planner.Thought now = stands;
         for (int i = 0; i < LOOKS.size(); i++) {
             ShopSnapshot by = shop.withTaken(now.plan());
-            PlanOptions look = PlanOptions.thorough(ENDLESS, seed + i).withSearches(1);
+            PlanOptions look = PlanOptions.thorough(Steady.ENDLESS, seed + i).withSearches(1);
             Planner.Thought found =
-                    Planner.think(by, look.from(Optional.of(now.guide())), until(LOOKS.get(i) * seconds / 60));
+                    Planner.think(by, look.from(Optional.of(now.guide())), Steady.until(LOOKS.get(i) * seconds / 60));
             audit.of(by, found.plan());
             if (BetterPlan.between(by, now.plan(), found.plan()).isPresent()) {
                 now = found;
@@ -45,14 +42,9 @@ record Everyday(double stands, double after, double scratch) {
         }
         Plan scratch = audit.of(
                 free,
-                Planner.think(free, PlanOptions.thorough(ENDLESS, seed), until(seconds))
+                Planner.think(free, PlanOptions.thorough(Steady.ENDLESS, seed), Steady.until(seconds))
                         .plan());
         return new Everyday(late(stands.plan()), late(now.plan()), late(scratch));
-    }
-
-    private static SearchListener until(double seconds) {
-        long end = System.nanoTime() + (long) (seconds * 1e9);
-        return (steps, best) -> System.nanoTime() < end;
     }
 
     private static double late(Plan plan) {

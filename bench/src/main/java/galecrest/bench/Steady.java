@@ -7,6 +7,7 @@ import galecrest.core.people.PersonId;
 import galecrest.core.plan.Plan;
 import galecrest.core.plan.PlanDifference;
 import galecrest.core.plan.PlanOptions;
+import galecrest.core.plan.SearchListener;
 import galecrest.core.plan.ShopSnapshot;
 import galecrest.core.planner.Planner;
 import galecrest.core.work.Status;
@@ -49,7 +50,8 @@ final class Steady {
     private static final double OFFERED_AFTER = 1 / 6.0;
 
     private static final Duration HOUR = Duration.ofHours(1);
-    private static final long ENDLESS = Long.MAX_VALUE / 64;
+    /** So many steps that it is time alone that ends a search. */
+    static final long ENDLESS = Long.MAX_VALUE / 64;
 
     private final long seed;
     private final double seconds;
@@ -177,11 +179,16 @@ final class Steady {
     }
 
     private Plan searched(ShopSnapshot shop, double forSeconds) {
-        long end = System.nanoTime() + (long) (forSeconds * 1e9);
         return audited(
                 shop,
-                Planner.think(shop, PlanOptions.thorough(ENDLESS, seed), (s, b) -> System.nanoTime() < end)
+                Planner.think(shop, PlanOptions.thorough(ENDLESS, seed), until(forSeconds))
                         .plan());
+    }
+
+    /** Ends a search after so many seconds from now. */
+    static SearchListener until(double seconds) {
+        long end = System.nanoTime() + (long) (seconds * 1e9);
+        return (steps, best) -> System.nanoTime() < end;
     }
 
     private Plan audited(ShopSnapshot shop, Plan plan) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
 import java.util.List;
@@ -48,6 +49,7 @@ class AccessibilityTest extends BrowserTest {
             look(page, path + " " + width, wrong);
             if (width > 390) {
                 page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+                PlaywrightAssertions.assertThat(page.locator("html")).hasAttribute("data-mantine-color-scheme", "dark");
                 look(page, path + " at night", wrong);
                 page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
                 for (int other : new int[] {820, 1920}) {
