@@ -22,10 +22,11 @@ import java.util.SplittableRandom;
  * A neighbour is kept when it is no worse than the present order, or than the one of some steps ago (late acceptance;
  * Burke and Bykov, 2017). Where nobody and nothing can stand in for another, as in a job shop, all changes at the ends of
  * rows of work on the chains are tried instead, and the best is taken, though it be worse, and not taken back for a while
- * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew from a child of the good
- * orders found so far; free in a large shop soon, and mostly from a good order with a few builds moved sooner or later (iterated
- * local search; Lourenço, Martin and Stützle, 2003). Of two searches side by side in a small problem the second only breeds: every child is one
- * forward-backward pass away from its parents, and when many in turn have brought nothing, the good orders are forgotten.
+ * (tabu search; Nowicki and Smutnicki, 1996). When nothing has helped for long, it begins anew ({@link Restarts}) from a
+ * child of the good orders found so far; free in a large shop soon, and mostly from a good order with a few builds moved
+ * sooner or later (iterated local search; Lourenço, Martin and Stützle, 2003). Of two searches side by side in a small
+ * problem the second only breeds: every child is one forward-backward pass away from its parents, and when many in turn
+ * have brought nothing, the good orders are forgotten.
  * Deterministic by seed and number of steps.
  */
 public final class LocalSearch {
@@ -41,16 +42,6 @@ public final class LocalSearch {
 
     private static final int BARREN = 200;
     private static final int[] NO_PATIENCE = {0};
-    private static final double AT_PEAKS = 0.5;
-    /** A peak has this share of the hands at work on the average, or up to that much more. */
-    private static final double LEAST_PEAK = 0.8;
-
-    private static final double PEAKS_RANGE = 0.6;
-    /** Fewer members than this are not bred from; a disturbed best order is the next beginning. */
-    private static final int FEW = 4;
-
-    /** How often two orders are crossed build by build, where several have dates. */
-    private static final double BY_BUILDS = 0.5;
     /** So many neighbours are tried at most before one is taken. */
     private static final int TRIED = 30;
     /** How many steps back the late acceptance looks, one of these at random for each beginning. */
@@ -62,12 +53,6 @@ public final class LocalSearch {
     private static final int LARGE = 150;
     /** There the patience counts for so many pieces of work. */
     private static final int SHORT = 15;
-    /** How often such a try begins with builds moved, how many at most, and by what share of the order. */
-    private static final double KICKS = 0.8;
-
-    private static final int MOST_KICKED = 3;
-    private static final double KICK = 0.3;
-
     private static final int[] TABU_PATIENCES = {8, 16, 32};
 
     private final SchedulingProblem problem;
@@ -77,6 +62,7 @@ public final class LocalSearch {
     private final SplittableRandom random;
     private final Neighbourhood neighbours;
     private final ElitePool population;
+    private final Restarts restarts;
     private final TabuList forbidden;
     private final Score[] history = new Score[MEMORIES[MEMORIES.length - 1]];
     private int memory = MEMORIES[0];
@@ -119,6 +105,7 @@ public final class LocalSearch {
         this.neighbours = new Neighbourhood(problem, evaluator.objective, random, free);
         this.large = neighbours.datesOfBuilds && problem.size >= LARGE && free;
         this.population = new ElitePool(breeds ? BRED : isSmall() ? MEMBERS_OF_SMALL : MEMBERS, random);
+        this.restarts = new Restarts(problem, evaluator, random, isSmall(), neighbours.datesOfBuilds, large);
         this.forbidden = new TabuList(random);
         patience = patiences()[0];
         best = first;
@@ -276,127 +263,15 @@ public final class LocalSearch {
             barren = 0;
         }
         forbidden.clear();
-        int[] child;
-        boolean[] picked;
-        if (large && random.nextDouble() < KICKS) {
-            ElitePool.Member of = random.nextBoolean() || population.size() < 2 ? best : population.pick();
-            child = kicked(of.list());
-            picked = of.choices().clone();
-            // Where work stays where people were told, nothing comes of another order.
-            Arrays.fill(picked, problem.network.risks, problem.network.risks + problem.size, false);
-        } else if (population.size() < FEW) {
-            child = disturbed(best.list(), 0.5);
-            picked = best.choices();
-        } else {
-            ElitePool.Member father = population.pick();
-            ElitePool.Member mother = population.pick();
-            picked = father.choices();
-            if (father == mother) {
-                child = disturbed(father.list(), 0.2);
-            } else if (neighbours.datesOfBuilds && random.nextDouble() < BY_BUILDS) {
-                child = crossedByBuilds(father.list(), mother.list());
-            } else if (isSmall() && random.nextDouble() < AT_PEAKS) {
-                child = crossedAtPeaks(father, mother);
-            } else {
-                child = population.cross(father.list(), mother.list(), ActivityList.firstFree(problem, father.list()));
-            }
-        }
+        Restarts.Beginning next = restarts.next(population, best);
         memory = MEMORIES[random.nextInt(MEMORIES.length)];
         patience = patiences()[random.nextInt(patiences().length)];
         stale = 0;
-        score = evaluator.make(child, picked);
-        local = evaluator.made(child, picked, score);
-        found(child, picked, score);
-        settle(child, picked, score);
+        score = evaluator.make(next.list(), next.choices());
+        local = evaluator.made(next.list(), next.choices(), score);
+        found(next.list(), next.choices(), score);
+        settle(next.list(), next.choices(), score);
         passes();
         Arrays.fill(history, score);
-    }
-
-    /** The places of some builds as in one order, those of the others as in another. */
-    private int[] crossedByBuilds(int[] father, int[] mother) {
-        double[] keys = new double[problem.size];
-        boolean[] ofFather = new boolean[problem.size + 1];
-        for (int build = 0; build < ofFather.length; build++) {
-            ofFather[build] = random.nextBoolean();
-        }
-        for (int i = 0; i < father.length; i++) {
-            if (ofFather[problem.activities[father[i]].build()]) {
-                keys[father[i]] = i;
-            }
-            if (!ofFather[problem.activities[mother[i]].build()]) {
-                keys[mother[i]] = i;
-            }
-        }
-        return ActivityList.by(problem, keys);
-    }
-
-    /**
-     * What is begun at the peaks of the father's schedule, where most hands are at work, in his order; all else in the
-     * mother's (after the peak crossover of Valls, Ballestín and Quintanilla, 2008).
-     */
-    private int[] crossedAtPeaks(ElitePool.Member father, ElitePool.Member mother) {
-        evaluator.make(father.list(), father.choices());
-        double work = 0;
-        int last = 1;
-        for (int node = 0; node < problem.size; node++) {
-            if (schedule.planned(node)) {
-                work += (double) hands(node) * (schedule.end[node] - schedule.start[node]);
-                last = Math.max(last, schedule.end[node]);
-            }
-        }
-        double peak = (LEAST_PEAK + PEAKS_RANGE * random.nextDouble()) * work / last;
-        double[] keys = new double[problem.size];
-        for (int i = 0; i < problem.size; i++) {
-            keys[mother.list()[i]] = i;
-        }
-        for (int i = 0; i < problem.size; i++) {
-            int node = father.list()[i];
-            if (schedule.planned(node) && atWork(schedule.start[node]) >= peak) {
-                keys[node] = i;
-            }
-        }
-        return ActivityList.by(problem, keys);
-    }
-
-    private int atWork(int slot) {
-        int sum = 0;
-        for (int node = 0; node < problem.size; node++) {
-            boolean goesOn = schedule.planned(node) && schedule.start[node] <= slot && slot < schedule.end[node];
-            sum += goesOn ? hands(node) : 0;
-        }
-        return sum;
-    }
-
-    private int hands(int node) {
-        return schedule.crew[node] == null ? 0 : schedule.crew[node].hands;
-    }
-
-    /** The order with a few builds moved sooner or later, each as a whole. */
-    private int[] kicked(int[] order) {
-        double[] by = new double[problem.size + 1];
-        for (int left = 1 + random.nextInt(MOST_KICKED); left > 0; left--) {
-            int build = problem.activities[order[random.nextInt(order.length)]].build();
-            by[build] = (2 * random.nextDouble() - 1) * KICK * order.length;
-        }
-        double[] keys = new double[problem.size];
-        for (int i = 0; i < order.length; i++) {
-            keys[order[i]] = i + by[problem.activities[order[i]].build()];
-        }
-        return ActivityList.by(problem, keys);
-    }
-
-    /** The order with every build, or every node, moved at random by up to a share of its length. */
-    private int[] disturbed(int[] order, double share) {
-        double[] keys = new double[problem.size];
-        double[] ofBuild = new double[problem.size + 1];
-        boolean builds = neighbours.datesOfBuilds && random.nextBoolean();
-        for (int build = 0; build < ofBuild.length; build++) {
-            ofBuild[build] = random.nextDouble();
-        }
-        for (int i = 0; i < order.length; i++) {
-            double by = builds ? ofBuild[problem.activities[order[i]].build()] : random.nextDouble();
-            keys[order[i]] = i + by * order.length * share;
-        }
-        return ActivityList.by(problem, keys);
     }
 }
