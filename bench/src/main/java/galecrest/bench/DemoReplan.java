@@ -39,6 +39,9 @@ final class DemoReplan {
     /** So many days go by before it is measured once more: what was published holds less and less then. */
     private static final int LATER = 2;
 
+    /** Where the part of the page begins that this bench does not write. */
+    private static final String STEADY = "\n## Steady\n";
+
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
     private final ObjectMapper json = new ObjectMapper();
@@ -172,9 +175,12 @@ final class DemoReplan {
                 + String.join("\n", rows) + "\n";
     }
 
+    /** Writes what was measured, above what {@code bench steady} said, which takes hours and stays. */
     private static void write(List<String> yardsticks, String table) throws IOException {
         Path file = Path.of("docs", "benchmarks.md");
         if (Files.isDirectory(file.getParent())) {
+            String before = Files.exists(file) ? Files.readString(file) : "";
+            int steady = before.indexOf(STEADY);
             Files.writeString(
                     file,
                     "# Benchmarks\n\nMeasured by `./galecrest bench` on two cores of a shared machine, after warm-up. Every plan"
@@ -184,7 +190,8 @@ final class DemoReplan {
                             + "In process: the schedules of all priority rules, then search for its share of steps."
                             + " Over HTTP the edit is saved, journalled and planned, and the whole board is read once"
                             + " before it and once after it.\n\n"
-                            + table);
+                            + table
+                            + (steady < 0 ? "" : before.substring(steady)));
         }
     }
 }

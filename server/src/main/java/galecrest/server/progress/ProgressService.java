@@ -29,6 +29,7 @@ import galecrest.server.plan.PlanService;
 import galecrest.server.problem.ValidationException;
 import galecrest.server.stale.StaleGraphService;
 import galecrest.server.vendor.DeliveryRepository;
+import galecrest.server.work.HoldRepository;
 import galecrest.server.work.WorkRepository;
 import galecrest.server.work.WorkSummary;
 import java.time.Clock;
@@ -51,6 +52,8 @@ public class ProgressService {
     private static final Minutes MOST_MORE = Minutes.ofHours(80);
 
     private final WorkRepository works;
+    private final ProgressRepository progress;
+    private final HoldRepository holds;
     private final HappenedRepository happened;
     private final OutcomeRepository outcomes;
     private final PartLineRepository parts;
@@ -64,6 +67,8 @@ public class ProgressService {
 
     ProgressService(
             WorkRepository works,
+            ProgressRepository progress,
+            HoldRepository holds,
             HappenedRepository happened,
             OutcomeRepository outcomes,
             PartLineRepository parts,
@@ -75,6 +80,8 @@ public class ProgressService {
             Clock clock,
             CurrentUser who) {
         this.works = works;
+        this.progress = progress;
+        this.holds = holds;
         this.happened = happened;
         this.outcomes = outcomes;
         this.parts = parts;
@@ -137,7 +144,7 @@ public class ProgressService {
                 throw new ValidationException("gate", head.name() + ", and still open is: " + open + ". Really?");
             }
             goingOnWith(shop, by).forEach(job -> pause(shop, job));
-            works.start(id, clock.instant(), by, station);
+            progress.start(id, clock.instant(), by, station);
             return "started " + head.name() + (open.isEmpty() ? "" : ", though open is: " + open);
         });
     }
@@ -186,7 +193,7 @@ public class ProgressService {
     /** Pauses a job that goes on, with what is left of it by now. */
     private void pause(ShopSnapshot shop, Job job) {
         clockOff(shop, job);
-        works.pause(job.id().value(), (int) job.toDo().value());
+        progress.pause(job.id().value(), (int) job.toDo().value());
     }
 
     /** Writes down how long those who were on the job have worked since it was started. */
@@ -197,7 +204,7 @@ public class ProgressService {
     private void clockOff(ShopSnapshot shop, Job job, Instant until) {
         job.started().ifPresent(started -> shop.people().stream()
                 .filter(p -> started.by().contains(p.id()))
-                .forEach(p -> works.worked(
+                .forEach(p -> progress.worked(
                         job.id().value(), p.id().value(), WorkedTime.of(p, started.at(), until, shop.zone()), until)));
     }
 
@@ -298,7 +305,7 @@ public class ProgressService {
             }
             ShopSnapshot shop = plans.shopWithinChange();
             Optional<Job> going = job(shop, id).filter(ProgressService::goesOn);
-            works.hold(id, form.reason(), form.note(), form.until(), part(head, form));
+            holds.hold(id, form.reason(), form.note(), form.until(), part(head, form));
             going.ifPresent(job -> pause(shop, job));
             return "held " + head.name() + ": " + form.reason().name() + ", " + form.note();
         });
@@ -324,7 +331,7 @@ public class ProgressService {
 
     /** What the customer is to say yes to goes ahead without it only where somebody decides so who answers for it. */
     private void notBeforeTheCustomersYes(WorkSummary head) {
-        if (who.account().role() == Role.HAND && works.waitsForCustomer(head.id())) {
+        if (who.account().role() == Role.HAND && holds.waitsForCustomer(head.id())) {
             throw new ValidationException(
                     "start",
                     head.name() + " waits for the customer's yes. Ask a lead whether it goes ahead all the same.");
@@ -336,7 +343,7 @@ public class ProgressService {
         journal.judge(() -> {
             WorkSummary head = works.mustBe(id);
             notBeforeTheCustomersYes(head);
-            return works.release(id) ? "released " + head.name() : null;
+            return holds.release(id) ? "released " + head.name() : null;
         });
     }
 
@@ -358,7 +365,7 @@ public class ProgressService {
         StaleGraphService.Disturbs disturbs = measured.disturbedBy(id);
         gates.disturbed(disturbs.buildId(), disturbs.disturbed(), disturbs.name());
         deliveries.outwork(id, now);
-        works.done(id, now);
+        progress.done(id, now);
         outcomes.finished(id);
     }
 }

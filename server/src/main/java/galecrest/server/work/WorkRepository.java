@@ -2,13 +2,9 @@ package galecrest.server.work;
 
 import galecrest.core.build.Gate;
 import galecrest.core.sheet.JobSpec;
-import galecrest.core.time.Minutes;
-import galecrest.core.work.ReasonTag;
 import galecrest.server.NewId;
 import galecrest.server.SqlTime;
 import galecrest.server.problem.NotFoundException;
-import java.sql.Timestamp;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Jobs, outwork and running-in in the database. */
+/** What jobs, outwork and running-in are, in the database. */
 @Repository
 public class WorkRepository {
     private final JdbcClient db;
@@ -324,82 +320,6 @@ public class WorkRepository {
         db.sql("delete from work where id = :id").param("id", id).update();
     }
 
-    public void start(String id, Instant now, List<String> by, @Nullable String station) {
-        db.sql(
-                        "update work set status = 'STARTED', hold_reason = null, hold_note = null, hold_until = null where id = :id")
-                .param("id", id)
-                .update();
-        db.sql("update job set started_at = :now, station_id = :station where work_id = :id")
-                .param("id", id)
-                .param("now", Timestamp.from(now))
-                .param("station", station)
-                .update();
-        for (String person : by) {
-            db.sql("insert into job_started_by values (:id, :person) on conflict do nothing")
-                    .param("id", id)
-                    .param("person", person)
-                    .update();
-        }
-    }
-
-    /** Nobody is on it any more; so much is left. */
-    public void worked(String work, String person, Minutes minutes, Instant at) {
-        db.sql("insert into worked values (:id, :work, :person, :minutes, :at)")
-                .param("id", NewId.next())
-                .param("work", work)
-                .param("person", person)
-                .param("minutes", minutes.value())
-                .param("at", Timestamp.from(at))
-                .update();
-    }
-
-    public void pause(String id, int remaining) {
-        db.sql("update work set note = note where id = :id").param("id", id).update();
-        db.sql("update job set remaining_minutes = :remaining where work_id = :id")
-                .param("id", id)
-                .param("remaining", remaining)
-                .update();
-        db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
-    }
-
-    /** It is done. */
-    public void done(String id, Instant now) {
-        db.sql("""
-                        update work
-                        set status = 'DONE', done_at = :now, hold_reason = null, hold_note = null, hold_until = null
-                        where id = :id""").param("id", id).param("now", Timestamp.from(now)).update();
-        db.sql("delete from job_started_by where work_id = :id").param("id", id).update();
-    }
-
-    /** Holds work; for the part on the list where that is what it waits for. */
-    public void hold(String id, ReasonTag reason, String note, @Nullable Instant until, @Nullable String part) {
-        db.sql("""
-                        update work
-                        set hold_reason = :reason, hold_note = :note, hold_until = :until, hold_part_id = :part
-                        where id = :id""")
-                .param("id", id)
-                .param("reason", reason.name())
-                .param("note", note)
-                .param("until", SqlTime.of(until))
-                .param("part", part)
-                .update();
-    }
-
-    /** Whether a finding waits for the customer's yes. */
-    public boolean waitsForCustomer(String id) {
-        return db.sql("select asks_customer and hold_reason is not distinct from 'DECIDE' from work where id = :id")
-                .param("id", id)
-                .query(Boolean.class)
-                .single();
-    }
-
-    /** Ends a hold for a decision; another stays. */
-    void decided(String id) {
-        db.sql("""
-                        update work set hold_reason = null, hold_note = null, hold_until = null
-                        where id = :id and hold_reason = 'DECIDE'""").param("id", id).update();
-    }
-
     void asksCustomer(String id) {
         db.sql("update work set asks_customer = true where id = :id")
                 .param("id", id)
@@ -411,13 +331,6 @@ public class WorkRepository {
                 .param("id", id)
                 .param("name", name)
                 .update();
-    }
-
-    /** False where nothing held it. */
-    public boolean release(String id) {
-        return db.sql("""
-                                update work set hold_reason = null, hold_note = null, hold_until = null
-                                where id = :id and hold_reason is not null""").param("id", id).update() > 0;
     }
 
     /** Stages of a build's works by work, where they have one. */

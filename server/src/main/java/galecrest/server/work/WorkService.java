@@ -17,16 +17,18 @@ import org.springframework.stereotype.Service;
 public class WorkService {
 
     private final WorkRepository works;
+    private final HoldRepository holds;
     private final LinkRepository links;
     private final WorkDateRepository dates;
     private final RatesService rates;
     private final Journal journal;
 
     WorkService(
-            WorkRepository works, LinkRepository links, WorkDateRepository dates, RatesService rates, Journal journal) {
+            WorkRepository works, HoldRepository holds, LinkRepository links, WorkDateRepository dates, RatesService rates, Journal journal) {
         this.rates = rates;
         this.dates = dates;
         this.works = works;
+        this.holds = holds;
         this.links = links;
         this.journal = journal;
     }
@@ -61,12 +63,12 @@ public class WorkService {
 
     /** Holds work for a decision, within the change that is open. */
     public void waitsForAnAnswer(String id, String note) {
-        works.hold(id, ReasonTag.DECIDE, note, null, null);
+        holds.hold(id, ReasonTag.DECIDE, note, null, null);
     }
 
     /** Lets work go ahead that waited for a decision, within the change that is open. */
     public void goesAhead(String id) {
-        works.decided(id);
+        holds.decided(id);
     }
 
     /** What the customer reads instead of the name of a piece of work; blank for nothing of their own. */
