@@ -46,7 +46,8 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
             "spring.datasource.hikari.minimum-idle=1",
             // No test takes the power away: nothing waits for the disk.
             "spring.datasource.hikari.connection-init-sql=set synchronous_commit to off",
-            // Odds after every change would take most of the time of all tests; those of odds switch it on.
+            // Odds after every change would take most of the time of all tests; those of odds switch it on, and their
+            // context ends with them.
             "galecrest.live=false"
         })
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)

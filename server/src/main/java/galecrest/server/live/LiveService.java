@@ -189,13 +189,12 @@ class LiveService {
                         .filter(e -> e.id() <= now.change())
                         .toList();
         dropEnded();
-        // Only now: where the database did not answer, what there is to tell is told the next time.
-        last = now;
         if (before == null || entries.isEmpty() || screens.isEmpty()) {
+            last = now;
             return;
         }
-        Set<DataWithMediaType> forHands = news(true);
-        Set<DataWithMediaType> forOthers = news(false);
+        BoardService.@Nullable Pushed forHands = pushed(true);
+        BoardService.@Nullable Pushed forOthers = pushed(false);
         PlanDifference difference = plans.since(before, now);
         List<Set<DataWithMediaType>> whole = new ArrayList<>();
         List<Set<DataWithMediaType>> withoutEffects = new ArrayList<>();
@@ -213,9 +212,13 @@ class LiveService {
             whole.add(event("change", written(change)));
             withoutEffects.add(event("change", written(change.withoutEffects())));
         }
+        // Only now: where the database did not answer on the way, what there is to tell is told the next time.
+        last = now;
+        Set<DataWithMediaType> newsForHands = news(true, forHands);
+        Set<DataWithMediaType> newsForOthers = news(false, forOthers);
         // All that is new goes to a screen at once.
         screens.values().forEach(s -> {
-            Set<DataWithMediaType> all = new LinkedHashSet<>(s.seesDrafts() ? forOthers : forHands);
+            Set<DataWithMediaType> all = new LinkedHashSet<>(s.seesDrafts() ? newsForOthers : newsForHands);
             for (int i = 0; i < entries.size(); i++) {
                 if (entries.get(i).isFor(s.account().role())) {
                     all.addAll((s.seesDrafts() ? whole : withoutEffects).get(i));
@@ -225,13 +228,19 @@ class LiveService {
         });
     }
 
-    /** What is new on the board of hands, or of the others, before they ask; empty where none of them looks. */
-    private Set<DataWithMediaType> news(boolean hands) {
-        if (screens.values().stream().allMatch(s -> s.seesDrafts() == hands)) {
+    /** What is new on the board of hands, or of the others, before they ask; null where none of them looks. */
+    private BoardService.@Nullable Pushed pushed(boolean hands) {
+        return screens.values().stream().allMatch(s -> s.seesDrafts() == hands)
+                ? null
+                : boards.pushed(hands, editions.get(hands));
+    }
+
+    /** The same as an event, empty where there is none; from now on that board is the one they were told of last. */
+    private Set<DataWithMediaType> news(boolean hands, BoardService.@Nullable Pushed pushed) {
+        if (pushed == null) {
             editions.remove(hands);
             return Set.of();
         }
-        BoardService.Pushed pushed = boards.pushed(hands, editions.get(hands));
         editions.put(hands, pushed.edition());
         return pushed.json() == null ? Set.of() : event("news", pushed.json());
     }

@@ -6,7 +6,6 @@ import galecrest.server.NewId;
 import galecrest.server.SqlTime;
 import galecrest.server.problem.NotFoundException;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;

@@ -24,7 +24,12 @@ public class WorkService {
     private final Journal journal;
 
     WorkService(
-            WorkRepository works, HoldRepository holds, LinkRepository links, WorkDateRepository dates, RatesService rates, Journal journal) {
+            WorkRepository works,
+            HoldRepository holds,
+            LinkRepository links,
+            WorkDateRepository dates,
+            RatesService rates,
+            Journal journal) {
         this.rates = rates;
         this.dates = dates;
         this.works = works;

@@ -15,10 +15,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 
 /** Long thinking over HTTP: odds after a change, rescue tried and dropped, harder search stopped, work left by the dead. */
 @TestPropertySource(properties = "galecrest.live=true")
+@DirtiesContext
 class BackgroundTest extends ServerTest {
 
     @Autowired

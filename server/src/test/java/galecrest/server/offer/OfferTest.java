@@ -16,6 +16,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.transaction.PlatformTransactionManager;
 
@@ -25,6 +26,7 @@ import org.springframework.transaction.PlatformTransactionManager;
  * has gone.
  */
 @TestPropertySource(properties = "galecrest.live=true")
+@DirtiesContext
 class OfferTest extends ServerTest {
     @Autowired
     private JdbcClient db;

@@ -15,10 +15,12 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 
 /** A snapshot that was saved comes to the plan and the odds that the screens showed, start by start and trial by trial. */
 @TestPropertySource(properties = "galecrest.live=true")
+@DirtiesContext
 class SnapshotReplayTest extends ServerTest {
     @Test
     void theFileAloneGivesThePlanAndTheOdds() throws Exception {

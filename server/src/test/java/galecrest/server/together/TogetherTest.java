@@ -75,6 +75,8 @@ abstract class TogetherTest extends ServerTest {
                         "--galecrest.start=" + START,
                         "--galecrest.slower=" + SLOWER,
                         "--galecrest.parcels.watch=false",
+                        // It goes on to the end of all tests, and would look for better plans all the time.
+                        "--galecrest.offering=false",
                         "--galecrest.link-misses=100000",
                         "--spring.datasource.url=" + database(),
                         "--spring.datasource.hikari.maximum-pool-size=" + CONNECTIONS);

@@ -53,6 +53,7 @@ public final class LocalSearch {
     private static final int LARGE = 150;
     /** There the patience counts for so many pieces of work. */
     private static final int SHORT = 15;
+
     private static final int[] TABU_PATIENCES = {8, 16, 32};
 
     private final SchedulingProblem problem;
