@@ -50,6 +50,7 @@ class ProgressRepository {
 
     /** Nobody is on it any more; so many minutes are left. */
     void pause(String id, int remaining) {
+        // The version of the work goes up, though only its job is written.
         db.sql("update work set note = note where id = :id").param("id", id).update();
         db.sql("update job set remaining_minutes = :remaining where work_id = :id")
                 .param("id", id)
