@@ -6,6 +6,7 @@ const LAST_MILLIS = 200
 /** What a browser has and jsdom has not; tests of plain functions run without either. */
 if (typeof window !== 'undefined') {
   const { cleanup, configure } = await import('@testing-library/react')
+  const { notifications } = await import('@mantine/notifications')
   const { answer } = await import('./server')
   configure({ asyncUtilTimeout: 20_000 })
   globalThis.ResizeObserver = class {
@@ -20,7 +21,7 @@ if (typeof window !== 'undefined') {
       addEventListener() {},
       removeEventListener() {},
     }) as unknown as MediaQueryList
-  Object.defineProperty(document, 'fonts', { value: new EventTarget() })
+  Object.defineProperty(document, 'fonts', { value: new EventTarget(), configurable: true })
   Element.prototype.scrollIntoView = () => undefined
 
   // Addresses are those of the page that asks.
@@ -32,6 +33,10 @@ if (typeof window !== 'undefined') {
   }
   globalThis.fetch = async (input, init) =>
     answer(input instanceof Plain ? input : new Request(input as string, init))
-  afterEach(cleanup)
+  afterEach(() => {
+    cleanup()
+    // Files share a window, and what is told in it is kept beside what is rendered.
+    notifications.clean()
+  })
   afterAll(() => new Promise((done) => setTimeout(done, LAST_MILLIS)))
 }
