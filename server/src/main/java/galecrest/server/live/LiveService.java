@@ -28,6 +28,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
@@ -44,6 +46,10 @@ class LiveService {
     private static final int SCREENS_OF_ACCOUNT = 12;
 
     private static final int MOST_SENDERS = 256;
+    /** News that could not be made so often, while the database answers, never can: screens read everything anew instead. */
+    private static final int TRIES = 3;
+
+    private static final Logger LOG = LoggerFactory.getLogger(LiveService.class);
 
     private final Journal journal;
     private final PlanService plans;
@@ -64,6 +70,7 @@ class LiveService {
 
     private PlanService.@Nullable Current last;
     private boolean away;
+    private int inVain;
 
     LiveService(
             Journal journal,
@@ -193,6 +200,26 @@ class LiveService {
             last = now;
             return;
         }
+        try {
+            tell(before, now, entries);
+            inVain = 0;
+        } catch (RuntimeException failure) {
+            inVain++;
+            if (inVain < TRIES) {
+                throw failure;
+            }
+            LOG.error(
+                    "What change {} brought cannot be told; every screen reads everything anew.",
+                    now.change(),
+                    failure);
+            inVain = 0;
+            last = now;
+            editions.clear();
+            tellAll("hello");
+        }
+    }
+
+    private void tell(PlanService.Current before, PlanService.Current now, List<Journal.Entry> entries) {
         BoardService.@Nullable Pushed forHands = pushed(true);
         BoardService.@Nullable Pushed forOthers = pushed(false);
         PlanDifference difference = plans.since(before, now);

@@ -54,12 +54,16 @@ class LiveServiceTest {
         when(plans.since(any(), any())).thenReturn(mock(PlanDifference.class));
         whatStandsIs(1);
         live.changed();
-        screen = MockMvcBuilders.standaloneSetup(new LiveController(live))
+        screen = opened();
+        hears("event:hello");
+    }
+
+    private MockHttpServletResponse opened() throws Exception {
+        return MockMvcBuilders.standaloneSetup(new LiveController(live))
                 .build()
                 .perform(MockMvcRequestBuilders.get("/api/live"))
                 .andReturn()
                 .getResponse();
-        hears("event:hello");
     }
 
     @AfterEach
@@ -86,14 +90,20 @@ class LiveServiceTest {
     }
 
     private void hears(String what) throws Exception {
+        hears(screen, what);
+    }
+
+    private static void hears(MockHttpServletResponse screen, String what) throws Exception {
         long until = System.nanoTime() + PATIENCE.toNanos();
-        while (!said().contains(what)) {
-            assertThat(System.nanoTime()).as("in vain: %s in %s", what, said()).isLessThan(until);
+        while (!said(screen).contains(what)) {
+            assertThat(System.nanoTime())
+                    .as("in vain: %s in %s", what, said(screen))
+                    .isLessThan(until);
             Thread.sleep(5);
         }
     }
 
-    private String said() throws Exception {
+    private static String said(MockHttpServletResponse screen) throws Exception {
         return screen.getContentAsString(StandardCharsets.UTF_8);
     }
 
@@ -109,6 +119,38 @@ class LiveServiceTest {
         whatStandsIs(3);
         live.changed();
         hears("{\"change\":3");
-        assertThat(said()).containsOnlyOnce("{\"change\":2").containsOnlyOnce("{\"change\":3");
+        assertThat(said(screen)).containsOnlyOnce("{\"change\":2").containsOnlyOnce("{\"change\":3");
+    }
+
+    @Test
+    void ofTwoBoardsOneThatFailsKeepsTheOtherUntold() throws Exception {
+        when(who.account()).thenReturn(new Account("ivo", "Ivo", Role.HAND, "ivo"));
+        MockHttpServletResponse phone = opened();
+        whatStandsIs(2);
+        BoardService.Pushed news = new BoardService.Pushed("e2", "{\"since\":\"e1\"}");
+        when(boards.pushed(true, null)).thenReturn(news);
+        when(boards.pushed(false, null))
+                .thenThrow(new DataAccessResourceFailureException("The connection is closed."))
+                .thenReturn(news);
+        assertThatThrownBy(live::changed).isInstanceOf(DataAccessResourceFailureException.class);
+        assertThat(said(phone)).doesNotContain("event:news");
+        live.changed();
+        hears("event:news");
+        hears(phone, "event:news");
+        whatStandsIs(3);
+        live.changed();
+        hears(phone, "{\"change\":3");
+        assertThat(said(phone)).containsOnlyOnce("{\"change\":2");
+    }
+
+    @Test
+    void whatCanNeverBeToldIsReadAnewByEveryScreen() throws Exception {
+        whatStandsIs(2);
+        when(boards.pushed(anyBoolean(), any())).thenThrow(new IllegalStateException("a board that cannot be made"));
+        assertThatThrownBy(live::changed).isInstanceOf(IllegalStateException.class);
+        assertThatThrownBy(live::changed).isInstanceOf(IllegalStateException.class);
+        live.changed();
+        hears("event:hello\ndata:{}");
+        live.changed();
     }
 }

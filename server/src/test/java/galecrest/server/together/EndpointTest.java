@@ -21,6 +21,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -53,6 +54,12 @@ class EndpointTest extends TogetherTest {
                     || account != null
                             && (least.equals("HAND") || least.equals("LEAD") && account != BO || account == MARA);
         }
+    }
+
+    /** There is nothing to publish or to discard, whoever was there before. */
+    @BeforeEach
+    void noDraftStands() throws Exception {
+        call(MARA, "POST", "/api/plan/discard", null);
     }
 
     @AfterEach
