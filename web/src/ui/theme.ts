@@ -36,4 +36,5 @@ export const theme = createTheme({
   autoContrast: true,
   defaultRadius: 0,
   cursorType: 'pointer',
+  respectReducedMotion: true,
 })

@@ -103,7 +103,7 @@ final class RunwaySpeed {
                 Browser browser = playwright
                         .chromium()
                         .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                                 .setArgs(ARGUMENTS))) {
             int port = ((ServletWebServerApplicationContext) context)
                     .getWebServer()

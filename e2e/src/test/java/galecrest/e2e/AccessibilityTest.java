@@ -13,8 +13,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.test.context.TestPropertySource;
 
 /** Each view in both colour schemes, by the rules of WCAG 2.2 A and AA that axe can check. */
+@TestPropertySource(properties = "galecrest.odds=true")
 class AccessibilityTest extends BrowserTest {
     private static final List<String> RULES = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
 

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
 import galecrest.server.Galecrest;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -20,6 +21,7 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.annotation.DirtiesContext;
@@ -33,14 +35,25 @@ import org.springframework.test.context.DynamicPropertySource;
         classes = Galecrest.class,
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {
-            "galecrest.start=2026-11-25T07:10:00Z",
+            "galecrest.start=" + BrowserTest.START,
             "galecrest.slower=60",
             "galecrest.parcels.watch=false",
-            // To look for better plans all the time takes a core; the test of offers has it on.
+            // Odds after every change, and to look for better plans all the time, take a core; the tests of them, and
+            // of
+            // all screens as they are, have them on.
+            "galecrest.odds=false",
             "galecrest.offering=false"
         })
 @ActiveProfiles("demo")
 abstract class BrowserTest {
+    static final String START = "2026-11-25T07:10:00Z";
+
+    private static final String URL = System.getenv("SPRING_DATASOURCE_URL");
+    private static final String DATABASE = URL.substring(URL.lastIndexOf('/') + 1);
+    /** The demo shop as it is loaded, once for all classes. */
+    private static final String LOADED = DATABASE + "_loaded";
+
+    private static boolean loaded;
     /** What headless Chromium needs to start as root and to leave the network alone. */
     private static final List<String> ARGUMENTS = List.of(
             "--no-sandbox",
@@ -59,16 +72,45 @@ abstract class BrowserTest {
     @LocalServerPort
     private int port;
 
+    /** A copy of the shop as it is loaded: to set it up for each class would take more time than most of them. */
     @DynamicPropertySource
     static void aDatabaseOfItsOwn(DynamicPropertyRegistry properties) throws SQLException {
-        String url = System.getenv("SPRING_DATASOURCE_URL");
-        try (Connection database = DriverManager.getConnection(
-                        url, System.getenv("SPRING_DATASOURCE_USERNAME"), System.getenv("SPRING_DATASOURCE_PASSWORD"));
-                Statement statement = database.createStatement()) {
-            statement.execute("drop schema public cascade");
-            statement.execute("create schema public");
+        if (!loaded) {
+            inPostgres("drop database if exists " + LOADED + " with (force)", "create database " + LOADED);
+            load();
+            loaded = true;
         }
-        properties.add("spring.datasource.url", () -> url);
+        inPostgres(
+                "drop database if exists " + DATABASE + " with (force)",
+                "create database " + DATABASE + " template " + LOADED);
+    }
+
+    private static void inPostgres(String... statements) throws SQLException {
+        try (Connection database = DriverManager.getConnection(
+                        at("postgres"),
+                        System.getenv("SPRING_DATASOURCE_USERNAME"),
+                        System.getenv("SPRING_DATASOURCE_PASSWORD"));
+                Statement statement = database.createStatement()) {
+            for (String each : statements) {
+                statement.execute(each);
+            }
+        }
+    }
+
+    private static String at(String database) {
+        return URL.substring(0, URL.length() - DATABASE.length()) + database;
+    }
+
+    private static void load() {
+        new SpringApplicationBuilder(Galecrest.class)
+                .profiles("demo")
+                .run(
+                        "--server.port=0",
+                        "--spring.datasource.url=" + at(LOADED),
+                        "--galecrest.start=" + START,
+                        "--galecrest.parcels.watch=false",
+                        "--galecrest.live=false")
+                .close();
     }
 
     @BeforeAll
@@ -80,7 +122,7 @@ abstract class BrowserTest {
         browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                         .setArgs(ARGUMENTS));
     }
 
@@ -99,6 +141,7 @@ abstract class BrowserTest {
         return browser.newContext(new Browser.NewContextOptions()
                         .setViewportSize(width, height)
                         .setColorScheme(colours)
+                        .setReducedMotion(ReducedMotion.REDUCE)
                         .setTimezoneId("Europe/Berlin"))
                 .newPage();
     }

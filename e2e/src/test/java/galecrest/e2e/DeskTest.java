@@ -9,8 +9,10 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.context.TestPropertySource;
 
 /** The manager's other half of the day: ordering, chasing, looking over, sending out, agreeing money. */
+@TestPropertySource(properties = "galecrest.odds=true")
 class DeskTest extends BrowserTest {
     private static Locator drawer(Page page) {
         return page.getByRole(AriaRole.DIALOG);

@@ -12,8 +12,10 @@ import java.util.TreeSet;
 import java.util.function.DoublePredicate;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.context.TestPropertySource;
 
 /** A part slips, the odds fall, a rescue is tried and published, a hand's phone shows what changed. */
+@TestPropertySource(properties = "galecrest.odds=true")
 class RescueTest extends BrowserTest {
     private static final int PATIENCE_MILLIS = 90_000;
 

@@ -9,9 +9,11 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.springframework.test.context.TestPropertySource;
 
 /** Takes the pictures of docs/screenshots; run by {@code ./galecrest shots}. */
 @EnabledIfSystemProperty(named = "galecrest.shots", matches = ".+")
+@TestPropertySource(properties = "galecrest.odds=true")
 class Screenshots extends BrowserTest {
     private final Path folder = Path.of(System.getProperty("galecrest.shots", "."));
 

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.test.context.TestPropertySource;
 
 /** A car parked and taken back, two nights with a round between, a slot that is missed in large words and saved by an offer. */
-@TestPropertySource(properties = "galecrest.offering=true")
+@TestPropertySource(properties = {"galecrest.odds=true", "galecrest.offering=true"})
 class SteadyTest extends BrowserTest {
     private static final int PATIENCE_MILLIS = 90_000;
 

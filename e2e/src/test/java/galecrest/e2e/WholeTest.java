@@ -95,10 +95,18 @@ class WholeTest {
         kill();
     }
 
-    private void start() throws Exception {
+    private static int freePort() throws IOException {
         try (ServerSocket free = new ServerSocket(0)) {
-            port = free.getLocalPort();
+            return free.getLocalPort();
         }
+    }
+
+    private void start() throws Exception {
+        start(url(DATABASE));
+    }
+
+    private void start(String database) throws Exception {
+        port = freePort();
         ProcessBuilder command = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx512m",
@@ -108,8 +116,10 @@ class WholeTest {
                 HOME.resolve("server/target/server-0.1.0-app.jar").toString(),
                 "--spring.profiles.active=demo",
                 "--galecrest.start=2026-11-25T07:10:00Z",
+                "--galecrest.odds=false",
+                "--galecrest.offering=false",
                 "--server.port=" + port);
-        command.environment().put("SPRING_DATASOURCE_URL", url(DATABASE));
+        command.environment().put("SPRING_DATASOURCE_URL", database);
         command.redirectErrorStream(true)
                 .redirectOutput(files.resolve("server.log").toFile());
         server = command.start();
@@ -218,25 +228,53 @@ class WholeTest {
     @Test
     @Order(2)
     void whatWasAnsweredIsThereAfterTheDatabaseWasKilled() throws Exception {
-        String data = System.getenv("GALECREST_PG_DATA");
-        assertThat(data).as("set by ./galecrest test").isNotNull();
-        start();
-        String car = board().path("cars").get(0).path("id").asText();
-        Thread writer = writer("Beside the database job", car);
-        await(() -> answered.size() >= 10);
-        run(0, "bash", "-c", "kill -9 $(head -n 1 " + data + "/postmaster.pid)");
-        String start = "/usr/lib/postgresql/15/bin/pg_ctl -D " + data + " -l " + data + "/server.log -w -t 60 -o \"-p "
-                + URI.create(url(DATABASE).substring(5)).getPort()
-                + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''\" start";
-        String user = "if [ $(id -u) = 0 ]; then setpriv --reuid=postgres --regid=postgres --init-groups env HOME=/tmp "
-                + start + "; else " + start + "; fi";
-        await(() -> exit("bash", "-c", "cd / && " + user + " >/dev/null 2>&1") == 0);
-        await(() -> send("GET", "/api/board", null).statusCode() == 200);
-        allAnsweredIsThere();
-        int before = answered.size();
-        await(() -> answered.size() > before);
-        kill();
-        writer.join();
+        // One of its own: the one of the tests serves others beside.
+        int port = freePort();
+        Path postgres = Files.createTempDirectory("galecrest-killed");
+        try {
+            Files.writeString(postgres.resolve("password"), System.getenv("SPRING_DATASOURCE_PASSWORD"));
+            asPostgres(
+                    postgres,
+                    "initdb -D data -U " + System.getenv("SPRING_DATASOURCE_USERNAME")
+                            + " --pwfile=password --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8");
+            String start = "pg_ctl -D data -l log -w -t 60 -o \"-p " + port
+                    + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''\" start";
+            asPostgres(postgres, start);
+            start("jdbc:postgresql://127.0.0.1:" + port + "/postgres");
+            String car = board().path("cars").get(0).path("id").asText();
+            Thread writer = writer("Beside the database job", car);
+            await(() -> answered.size() >= 10);
+            asPostgres(postgres, "kill -9 $(head -n 1 data/postmaster.pid)");
+            asPostgres(postgres, "until " + start + "; do sleep 0.2; done");
+            await(() -> send("GET", "/api/board", null).statusCode() == 200);
+            allAnsweredIsThere();
+            int before = answered.size();
+            await(() -> answered.size() > before);
+            kill();
+            writer.join();
+        } finally {
+            asPostgres(postgres, "pg_ctl -D data -m immediate stop || true");
+            run(0, "rm", "-r", postgres.toString());
+        }
+    }
+
+    /** Runs a line of shell in a folder; PostgreSQL does not run as root. */
+    private void asPostgres(Path folder, String line) throws IOException, InterruptedException {
+        String user =
+                "if [ $(id -u) = 0 ]; then chown -R postgres \"$0\"; exec setpriv --reuid=postgres --regid=postgres"
+                        + " --init-groups \"${@}\"; fi; exec \"${@}\"";
+        run(
+                0,
+                "bash",
+                "-c",
+                "cd \"$0\"; " + user,
+                folder.toString(),
+                "env",
+                "HOME=" + folder,
+                "PATH=/usr/lib/postgresql/15/bin:" + System.getenv("PATH"),
+                "bash",
+                "-c",
+                line + " >>out 2>&1");
     }
 
     private int exit(String... command) throws IOException, InterruptedException {

@@ -70,6 +70,8 @@ class AnalysisWorker {
     private final Journal journal;
     private final JobSheetService sheets;
     private final OfferService offers;
+    /** Whether odds are reckoned without being asked. */
+    private final boolean odds;
     /** Whether better plans are looked for without being asked. */
     private final boolean offering;
 
@@ -95,7 +97,9 @@ class AnalysisWorker {
             JobSheetService sheets,
             OfferService offers,
             BackgroundThrottle courtesy,
+            @Value("${galecrest.odds:true}") boolean odds,
             @Value("${galecrest.offering:true}") boolean offering) {
+        this.odds = odds;
         this.offers = offers;
         this.offering = offering;
         this.courtesy = courtesy;
@@ -124,7 +128,9 @@ class AnalysisWorker {
         while (!stopping) {
             try {
                 if (quiet()) {
-                    queue.askChance();
+                    if (odds) {
+                        queue.askChance();
+                    }
                     if (offering) {
                         queue.askOffer();
                     }
