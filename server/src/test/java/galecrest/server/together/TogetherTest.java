@@ -79,7 +79,9 @@ abstract class TogetherTest extends ServerTest {
                         "--galecrest.offering=false",
                         "--galecrest.link-misses=100000",
                         "--spring.datasource.url=" + database(),
-                        "--spring.datasource.hikari.maximum-pool-size=" + CONNECTIONS);
+                        "--spring.datasource.hikari.maximum-pool-size=" + CONNECTIONS,
+                        // Whoever waits for one of so few on a slow machine is not told that the database is away.
+                        "--spring.datasource.hikari.connection-timeout=30000");
     }
 
     /** Somebody at a browser, not signed in. */
