@@ -76,7 +76,9 @@ class LiveListener {
     private void listen(Connection connection, PGConnection notices) throws SQLException {
         long beat = System.nanoTime();
         while (!stopping) {
-            PGNotification[] heard = notices.getNotifications(BEAT_MILLIS);
+            // Only what is left of the beat: a notice in the middle of it does not put it off.
+            long left = BEAT_MILLIS - TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - beat);
+            PGNotification[] heard = notices.getNotifications((int) Math.max(1, left));
             if (heard != null && heard.length > 0) {
                 tell(heard);
             }
