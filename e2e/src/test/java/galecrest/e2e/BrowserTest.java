@@ -39,8 +39,7 @@ import org.springframework.test.context.DynamicPropertySource;
             "galecrest.slower=60",
             "galecrest.parcels.watch=false",
             // Odds after every change, and to look for better plans all the time, take a core; the tests of them, and
-            // of
-            // all screens as they are, have them on.
+            // of all screens as they are, have them on.
             "galecrest.odds=false",
             "galecrest.offering=false"
         })
@@ -54,10 +53,11 @@ abstract class BrowserTest {
     private static final String LOADED = DATABASE + "_loaded";
 
     private static boolean loaded;
-    /** What headless Chromium needs to start as root and to leave the network alone. */
+    /** What headless Chromium needs to start as root, to set type as a window does and to leave the network alone. */
     private static final List<String> ARGUMENTS = List.of(
             "--no-sandbox",
             "--disable-gpu",
+            "--font-render-hinting=none",
             "--disable-quic",
             "--no-first-run",
             "--disable-background-networking",
