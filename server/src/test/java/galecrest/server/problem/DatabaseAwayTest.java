@@ -16,9 +16,11 @@ import java.sql.Connection;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -67,6 +69,7 @@ class DatabaseAwayTest extends ServerTest {
         assertThat(mara.signIn("mara", "brackwater").statusCode()).isLessThan(300);
         car = find("cars", "number", "8").get("id").asText();
         var stream = mara.stream("/api/live");
+        assertThat(stream.statusCode()).isEqualTo(200);
         Thread ear = new Thread(() -> new BufferedReader(new InputStreamReader(stream.body(), StandardCharsets.UTF_8))
                 .lines()
                 .forEach(heard::add));
@@ -87,7 +90,17 @@ class DatabaseAwayTest extends ServerTest {
         while (said != null && !said.equals(line)) {
             said = heard.poll(Duration.between(Instant.now(), until).toMillis(), TimeUnit.MILLISECONDS);
         }
-        assertThat(said).as("heard before half a minute was over").isEqualTo(line);
+        assertThat(said)
+                .as("heard before half a minute was over; the listener is %s", listener())
+                .isEqualTo(line);
+    }
+
+    /** What the threads are in the middle of that tell screens of news. */
+    private static String listener() {
+        return Thread.getAllStackTraces().entrySet().stream()
+                .filter(t -> t.getKey().getName().startsWith("live"))
+                .map(t -> t.getKey().getName() + " at " + Arrays.toString(t.getValue()))
+                .collect(Collectors.joining("; "));
     }
 
     /** Sends something that cannot be done now; the answer says so, and within seconds. */
