@@ -42,7 +42,7 @@ describe('what gates ask', () => {
     return drawn
   }
 
-  it('is kept whole and in its order, unless somebody else changed it since it was read', async () => {
+  it('is saved with every line in the order shown, unless somebody else changed it since it was read', async () => {
     on(KEEP, () => undefined)
     await shown()
     expect(button('Keep').disabled).toBe(true)

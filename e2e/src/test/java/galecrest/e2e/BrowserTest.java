@@ -1,5 +1,7 @@
 package galecrest.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -18,6 +20,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -183,5 +186,19 @@ abstract class BrowserTest {
 
     static Locator region(Page page, String name) {
         return page.locator("[aria-label='" + name + "']");
+    }
+
+    /** Picks a car on the walk, and waits for its sheet: what is written sooner is lost with the sheet of the car before. */
+    static Locator pick(Page page, String number) {
+        page.locator("button.stand[aria-label^='" + number + " ']").first().click();
+        Locator sheet = region(page, "Car sheet");
+        assertThat(sheet).containsText(Pattern.compile("^\\s*" + number + "\\D"));
+        return sheet;
+    }
+
+    /** The walk, with a car picked. */
+    void walkTo(Page page, String number) {
+        visit(page, "/walk");
+        pick(page, number);
     }
 }

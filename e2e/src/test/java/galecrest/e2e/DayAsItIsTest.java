@@ -13,11 +13,6 @@ import org.junit.jupiter.api.Test;
 class DayAsItIsTest extends BrowserTest {
     private static final String LINE = "Write down a job, a hold, what is done or what was found";
 
-    private void pick(Page page, String number) {
-        visit(page, "/walk");
-        page.locator("button.stand[aria-label^='" + number + " ']").first().click();
-    }
-
     private void say(Page page, String line) {
         page.getByLabel(LINE).fill(line);
         page.getByLabel(LINE).press("Enter");
@@ -37,7 +32,7 @@ class DayAsItIsTest extends BrowserTest {
     @Test
     void anAssemblyThatDoesNotFitIsFittedForNowAndThenRecut() {
         Page mara = manager();
-        pick(mara, "8");
+        walkTo(mara, "8");
         say(mara, "cut the long shaft, on the bench, 2 h");
         say(mara, "fit the long shaft, rear, 1 h, two hands");
         say(mara, "cut the long shaft, done, bo, took 1.5 h");
@@ -67,7 +62,7 @@ class DayAsItIsTest extends BrowserTest {
     @Test
     void aHoldForAPartThatNobodyListedIsChased() {
         Page mara = manager();
-        pick(mara, "440");
+        walkTo(mara, "440");
         mara.getByLabel(LINE).fill("hang the spare wheel, held for the clamp");
         assertThat(region(mara, "Car sheet")).containsText("Which job waits for it?");
         mara.getByLabel(LINE).fill("hang the spare wheel carrier, rear, 40 min");
@@ -84,7 +79,7 @@ class DayAsItIsTest extends BrowserTest {
     @Test
     void yesterdayIsCaughtUpAtTheDesk() {
         Page mara = manager();
-        pick(mara, "27");
+        walkTo(mara, "27");
         say(mara, "polish the ports, on the bench, 6 h");
         mara.navigate(address("/desk?view=yesterday"));
         for (String person : new String[] {"Sef", "Mara"}) {
@@ -169,7 +164,7 @@ class DayAsItIsTest extends BrowserTest {
     @Test
     void messagesLieOnNothing() {
         Page mara = manager();
-        pick(mara, "61");
+        walkTo(mara, "61");
         say(mara, "wipe the sill, 10 min");
         Locator message = mara.locator(".mantine-Notification-root").last();
         assertThat(message).isVisible();

@@ -165,7 +165,7 @@ class DeskTest extends BrowserTest {
         button(mara, "It is back").click();
         assertThat(mara.getByText("Planned: ").first()).isVisible();
         mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='112 ']").click();
+        pick(mara, "112");
         mara.getByText("Open the build").click();
         for (String job : new String[] {"Check every clamp", "Read the plugs", "Limit met: knock above 1.1 bar"}) {
             assertThat(region(mara, "Jobs")).containsText(job);

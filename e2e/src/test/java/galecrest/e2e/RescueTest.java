@@ -62,8 +62,7 @@ class RescueTest extends BrowserTest {
         Page bo = phone("bo");
         assertThat(region(bo, "Next")).isVisible();
         Page mara = manager();
-        mara.locator("button.stand[aria-label^='112 ']").click();
-        Locator sheet = region(mara, "Car sheet");
+        Locator sheet = pick(mara, "112");
         assertThat(sheet).containsText("Rolling road session");
         sheet.locator("a[title^='What drives it']").click();
         Locator date = region(mara, "Chain of Rolling road session");
@@ -71,7 +70,7 @@ class RescueTest extends BrowserTest {
 
         // Its part is promised five days later: the odds fall.
         mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='112 ']").click();
+        pick(mara, "112");
         mara.getByText("Open the build").click();
         region(mara, "Parts")
                 .getByText("driveshaft right", new Locator.GetByTextOptions().setExact(true))
@@ -86,14 +85,14 @@ class RescueTest extends BrowserTest {
         button(mara, "Save").click();
         assertThat(mara.getByText("driveshaft right now arrives").first()).isVisible();
         mara.keyboard().press("w");
-        mara.locator("button.stand[aria-label^='112 ']").click();
+        pick(mara, "112");
         assertThat(sheet).containsText("Rolling road session");
         sheet.locator("a[title^='What drives it']").click();
         settled(mara, date, now -> now < before);
 
         // The date that is in real trouble is another's: what would help, with what each does to the other dates.
         mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='8 ']").click();
+        pick(mara, "8");
         assertThat(sheet).containsText("Four hours of Crane Moor");
         sheet.locator("a[title^='What drives it']").click();
         Locator trouble = region(mara, "Chain of Four hours of Crane Moor");

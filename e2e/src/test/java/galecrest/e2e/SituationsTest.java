@@ -19,11 +19,6 @@ class SituationsTest extends BrowserTest {
         assertThat(page.getByLabel(LINE)).hasValue("");
     }
 
-    private void pick(Page page, String number) {
-        visit(page, "/walk");
-        page.locator("button.stand[aria-label^='" + number + " ']").first().click();
-    }
-
     private void openBuild(Page page, String car) {
         page.navigate(address("/build"));
         page.getByLabel("Car", new Page.GetByLabelOptions().setExact(true)).selectOption(car);
@@ -55,7 +50,7 @@ class SituationsTest extends BrowserTest {
     @Test
     void aCarAtTheTunerWithAnUnfinishedList() {
         Page mara = manager();
-        pick(mara, "5");
+        walkTo(mara, "5");
         assertThat(region(mara, "Car sheet")).containsText("Vesk coupe");
         say(mara, "found oil mist at the breather, engine bay, 40 min");
         say(mara, "reseat the cooler hoses, front, 1.5h");
@@ -142,7 +137,7 @@ class SituationsTest extends BrowserTest {
                 .atZone(java.time.ZoneId.of("Europe/Berlin"))
                 .toLocalDate();
         var saturday = today.with(java.time.temporal.TemporalAdjusters.next(java.time.DayOfWeek.SATURDAY));
-        pick(mara, "440");
+        walkTo(mara, "440");
         say(mara, "polish the tanks, on the bench, 3 h");
         openBuild(mara, "440 Korm truck");
         mara.locator("td")

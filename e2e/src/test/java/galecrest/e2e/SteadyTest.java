@@ -109,7 +109,7 @@ class SteadyTest extends BrowserTest {
         putOff(mara, "");
         assertThat(alert).isVisible();
         mara.navigate(address("/walk"));
-        mara.locator("button.stand[aria-label^='112 ']").click();
+        pick(mara, "112");
         Locator offer = region(mara, "A better plan");
         assertThat(offer).containsText(Pattern.compile("112 Sarrow hatch makes Rolling road session"), patiently());
         Locator sheet = region(mara, "Car sheet");
